@@ -22,7 +22,7 @@ const figure = (text: string, unit: RegExp): number | undefined => {
   const m = new RegExp(`(\\d+(?:[.,]\\d+)?|\\.\\d+)\\s*(?:${unit.source})`, "i").exec(text);
   return m ? Number((m[1] ?? "").replace(",", ".")) : undefined;
 };
-const GAUGES = /\b(extra fine|fine|small|medium|large|extra large)\b/i;
+const GAUGES = /\b(extra fine|finest|fine|small|medium|large|extra large)\b/i;
 const BEAD_LENGTH = 0.85;
 const PLASTIC = 1.2;
 /** Densities in mg/mm³. */
@@ -72,7 +72,8 @@ export function described(text: string, means: NounForm, taken: (code: string) =
     plain.lead = lead ?? plain.lead;
     if (lead !== undefined && plain.strand) plain.strand.density = lead ? LEAD : LEAD_FREE;
   }
-  const gauge = GAUGES.exec(name)?.[1]?.toLowerCase();
+  const said = GAUGES.exec(name)?.[1]?.toLowerCase();
+  const gauge = said === "finest" ? "extra fine" : said;
   return sizedAs(gauge === undefined ? plain : withGauge(plain, gauge), name);
 }
 

@@ -553,7 +553,9 @@ function sizeBelongs(text: string, t: Token, afterNoun: boolean, form: MaterialF
   if (/^\d{2,3}d(?:en)?$|^\d+(?:lbs?|kg)$/.test(t.word)) return true;
   // “White bucktail 2x shank”: so many times that it is long.
   if (/^\d+x$/.test(t.word) && timesOf.test(text.slice(t.end))) return false;
-  if (/^0?\.\d+"?$|^\d+\/0$|^\d+x$|^#\d/.test(t.word)) return true;
+  // “A brass bead, black 6/0”: of thread.
+  if (/^\d+\/0$/.test(t.word)) return !afterNoun || form === undefined || form === "thread" || form === "floss";
+  if (/^0?\.\d+"?$|^\d+x$|^#\d/.test(t.word)) return true;
   if (/^\d{2,3}$/.test(t.word) && /^(?:thread|silk)$/.test(next)) return true;
   // “210 white thread”
   if (

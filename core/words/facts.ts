@@ -429,7 +429,7 @@ function readTitleSentence(r: Reading, i: number): boolean {
   const text = r.plain[i] ?? "";
   const first = r.lines.findIndex((t) => t.trim() !== "");
   const m =
-    /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:\.|:(?=\s+(?:hook\b|#\s?\d{1,2}\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b)))\s+(?=\S)/u.exec(
+    /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:(?<!\bno)\.|:(?=\s+(?:hook\b|#\s?\d{1,2}\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b)))\s+(?=\S)/u.exec(
       text,
     ) ?? nameAndSizes.exec(text);
   const how = howIsTied.exec(text);

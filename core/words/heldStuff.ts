@@ -1,4 +1,4 @@
-import type { Material, MaterialForm } from "../materials";
+import { isColour, type Material, type MaterialForm } from "../materials";
 import type { Bench } from "./bench";
 import type { Reading, RecipeLine } from "./reading";
 import { askUnheld, isOwnWords, knownWords, stepsNear, type KnownWords } from "./unheld";
@@ -14,6 +14,7 @@ export function askLostStuff({ bench, out }: Pick<Reading, "bench" | "out">): vo
   for (const line of out) {
     // Where something else is asked, its answer may take it up; what the program has said itself is held.
     if (line.kind !== "steps" || line.asks.length > 0 || isOwnWords(line)) continue;
+    for (const s of threadSaid(line)) if (!isOfThread(s.means, bench)) askUnheld(line, s.at, s.end, s.mark);
     const said = stuffSaid(line);
     if (said.length === 0) continue;
     const held = heldBy([...stepsNear(line, bench), bench.finish], bench);
@@ -52,6 +53,19 @@ const goneBy =
   /\b(?:behind|to|towards?|over|past|from|under|beneath|beside|before|after|than|off|through|against|along|up|down|between|round|around|of|in|front|until|till|beyond|where|as|on|onto|reach(?:es|ing)?|at|clear|touch(?:es|ing)?|like|near|by|into|inside|for|with|without|no|not|never|don'?t|any|meets?)\s+(?:(?:the|its|that|your|each|both|any|an?|two)\s+)*(?:[\p{L}'’-]+\s+)?$/iu;
 /** What is cut off or tied off of it, or that there is none. */
 const ofItsEnds = /^\s*(?:tips?|butts?|ends?|stems?|stalks?|off\b|[:=-]?\s*none|:\s*no\b)/iu;
+
+const colouredThread =
+  /(?<=\b(?:with|in|by|under)\s+(?:the\s+|some\s+|your\s+)?)(\p{L}+)\s+(?:tying\s+)?(?:thread|silk)(?!\p{L})/giu;
+/** “Tied off with red thread”: the colour of a thread that somebody has to take. */
+const threadSaid = (line: RecipeLine): KnownWords<string>[] =>
+  knownWords(line, colouredThread, ([, word = ""]) => (isColour(word.toLowerCase()) ? word.toLowerCase() : undefined));
+/** Whether any thread of the recipe has that colour, or something else is of it. */
+const isOfThread = (colour: string, bench: Bench): boolean =>
+  bench.components.some((c) => {
+    const code = c.material[0]?.value ?? "";
+    const of = bench.materials.get(code) ?? bench.newMaterials.find((m) => m.code === code);
+    return of?.form === "thread" && of.name.toLowerCase().includes(colour);
+  });
 
 interface Stuff {
   words: string;

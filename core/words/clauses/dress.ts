@@ -23,7 +23,7 @@ import { aroundRead, leaving, leavingAtEye, leavingMm } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
   [
-    "(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:skinny|sparse(?:ly)?|sparing(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)(?!\\s+(?:at\\s+(?:first|the\\s+(?:start|beginning))|to\\s+(?:start|begin))\\b)",
+    "(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:skinny|sparse(?:ly)?|sparing(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)(?!\\s+(?:at\\s+(?:first|the\\s+(?:start|beginning|back|rear|tail|bend))|to\\s+(?:start|begin))\\b)",
     "sparse",
   ],
   ["medium(?:\\s+thick)?|normal", "medium"],
@@ -47,7 +47,7 @@ const shapes: [string, DubbedShape][] = [
     anyOf(
       "(?:slim|thin|fine)(?:ner)?\\s+(?:behind|at\\s+the\\s+(?:back|rear|bend|tail)),?\\s+(?:and\\s+|but\\s+|getting\\s+)*(?:thick|full|fat)(?:t?er)?\\s+(?:in\\s+front|up\\s+front|ahead|at\\s+the\\s+(?:front|head|thorax)|towards?\\s+the\\s+(?:front|head|eye))|(?:nicely\\s+|gently\\s+|slightly\\s+|well\\s+|strongly\\s+)?taper(?:ed|ing)?(?!\\s+(?:down\\s+|up\\s+)?to\\b|\\s+(?:at|towards?)\\s+(?:both|either|each)\\b)(?:\\s+(?:towards?|to)\\s+the\\s+(?:tail|bend|rear|eye|front|head))?",
       "carrot(?:[- ]shaped?)?",
-      "(?:thin(?:ner)?|slim(?:mer)?)\\s+(?:at|to|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?(?:,?\\s+(?:and|then|but)\\s+(?:filling\\s+out|getting\\s+(?:fat|thick|full)(?:t?er)|building\\s+up)(?:\\s+(?:as\\s+(?:it|you)\\s+go(?:es)?|forwards?))?)?(?:,?\\s+(?:and\\s+|then\\s+)*(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax))?(?:,?\\s+(?:(?:and|then|getting|becoming|growing)\\s+)+(?:fat|thick|full)(?:t?er)(?:\\s+forwards?)?)?(?:,?\\s+(?:and\\s+|but\\s+)?(?:fat|thick|full)(?:t?er)\\s+in\\s+front)?",
+      "(?:thin(?:ner|ly)?|slim(?:mer)?|sparse(?:r|ly)?)\\s+(?:at|to|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?(?:,?\\s+(?:and|then|but)\\s+(?:filling\\s+out|getting\\s+(?:fat|thick|full)(?:t?er)|building\\s+up)(?:\\s+(?:as\\s+(?:it|you)\\s+go(?:es)?|forwards?))?)?(?:,?\\s+(?:and\\s+|then\\s+)*(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax))?(?:,?\\s+(?:(?:and|then|getting|becoming|growing)\\s+)+(?:fat|thick|full)(?:t?er)(?:\\s+forwards?)?)?(?:,?\\s+(?:and\\s+|but\\s+)?(?:fat|thick|full)(?:t?er)\\s+in\\s+front)?",
       "(?:the\\s+)?(?:rear|back)\\s+(?:half|third|part)\\s+(?:thin|slim),?\\s+(?:and\\s+)?(?:then\\s+)?(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax)",
       "(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at)\\s+the\\s+(?:bead|eye|front|head|thorax)",
     ),

@@ -16,6 +16,7 @@ import {
 } from "./further";
 import { withOver, withUnder, withLayers, withWetUnder } from "./layers";
 import { withRibOver } from "./heldBy";
+import { withFoldedOver } from "./foldedOver";
 import { withLegsOf } from "./legsOf";
 import { withOneKnot } from "./oneKnot";
 import { withOneOfEach } from "./oneOfEach";
@@ -53,6 +54,7 @@ const passes = (): ((all: Told[], text: string) => Told[])[] => [
   withSinged,
   withLiquidOver,
   withRibOver,
+  withFoldedOver,
   withTurnsOfIt,
   withLayersTold,
   withTakenUp,

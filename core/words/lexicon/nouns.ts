@@ -328,13 +328,13 @@ export const nounSources: readonly { source: string; means: NounForm }[] = nouns
 
 /** Words that go before a noun, or after a comma, and describe what is meant; colours are kept elsewhere. */
 const describing =
-  "fine extra small micro medium magnum large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent fl dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel slotted countersunk faceted narrow wide substitute sub imitation";
+  "fine finest extra small micro medium magnum large med sm lg big thick thin heavy light dark pale bright deep hot fluorescent fl dyed bleached undyed natural mottled barred speckled variegated soft stiff flat oval embossed hollow solid shiny matt matte coarse glossy brassie grizzle grizzly badger furnace pearlescent brass tungsten glass plastic nickel slotted countersunk faceted narrow wide substitute sub imitation";
 /** Words that may follow a noun and still describe what it names. */
 export const after = new Set(describing.split(" "));
 
 export const modifiers = new Set(
   (
-    "fine extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fire burnt fluorescent fl dyed bleached undyed natural mottled barred " +
+    "fine finest extra small medium large med sm lg big thick thin heavy light dark pale bright deep hot fire burnt fluorescent fl dyed bleached undyed natural mottled barred " +
     "speckled variegated spotted banded soft stiff dry wet stripped flat oval round embossed embossed lead-free hollow solid dull shiny matte matt " +
     "round long short wide narrow coarse fluffy webby glossy two-tone standard super ultra micro mini midi jumbo brassie " +
     "grizzle grizzly badger furnace cree splashed cock hen rooster cape neck saddle spade genetic indian chinese " +

@@ -17,6 +17,7 @@ const opens = match(
     "(?:and\\s+)?keep(?:ing)?\\s+(?:it|them|everything|the\\s+\\w+)\\s+as\\s+\\w+\\s+as",
     "as\\s+you\\s+(?:go|come|wind|work|wrap|do)",
     "before\\s+(?:the\\s+|you\\s+|it\\s+|they\\s+)(?:[a-z]+\\s+){0,3}?(?:is|are|goes?|comes?|gets?|pull|fold|tie|wind)(?=\\s)",
+    "before\\s+(?:folding|pulling|winding|wrapping|tying)(?:\\s+(?:it|them))?(?:\\s+(?:over|in|down|off|forwards?|back))?(?=\\s*(?:[.,;]|$))",
     "(?:you|one)\\s+(?:should|must|can|want\\s+to|ought\\s+to|need\\s+to)(?:\\s+(?:still|just|barely|always|only))*\\s+(?:be\\s+able\\s+to\\s+)?(?:see|feel|make\\s+out)(?=\\s)",
     "(?:if|as|when|where)\\s+(?:needed|necessary|required|possible|wanted|desired|you\\s+(?:like|wish|want|prefer|can))",
     "(?:until|till)\\s+(?:it|they|the\\s+\\w+)\\s+(?:breaks?|snaps?|comes?\\s+(?:off|away)|parts?|gives?|lets?\\s+go|looks?|feels?|stops?|holds?|sits?|stands?|lies?)",

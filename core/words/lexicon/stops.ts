@@ -3,6 +3,8 @@ import { anyOf, match } from "../parse";
 /** Words that carry nothing by themselves. */
 export const FILLER = anyOf(
   "an?\\s+(?:(?:short|small|little)\\s+)*stubs?\\s+of",
+  "(?:an?\\s+)?(?:strip|sheet)(?=\\s+of\\s+\\d+(?:[.,]\\d+)?\\s*mm\\b)",
+  "today(?=\\s*(?:[.,;]|$)|\\s+(?:with|on|in|and)\\b)",
   "(?<=\\b(?:coat|cover|varnish)\\s+)the\\s+(?:whole\\s+)?(?:lot|thing)(?=\\s)",
   "start(?:ing|s)?(?=\\s+(?:an?\\s+(?:little|bit|short)\\s+(?:way\\s+)?|just\\s+|well\\s+|some\\s+way\\s+)?(?:round|into)\\s+the\\s+bend)",
   "(?:fairly|pretty|quite)(?=\\s+(?:a\\s+)?(?:sparse|full|thin|thick|small|large|big|long|short|heavy|light|dense)\\b)",

@@ -94,6 +94,14 @@ const turnsOfColour: Step = ({ told, text, at }) => {
   return { told, end: found.end };
 };
 
+const forHook = words("(?:(?:one|an?)\\s+)?size\\s+\\d{1,2}(?:\\s+(?:feather|hackle|saddle))?");
+/** “One size 12 feather”: for which hook it is; nothing is counted by that. */
+const sizedFeather: Step = (here) =>
+  keep(
+    here,
+    isHackleRole(here.told.role) || formTold(here.told) === "hackle" ? forHook(here.text, here.at)?.end : undefined,
+  );
+
 const countedHere: Step = ({ told, text, at, context }) =>
   countedAt(told, text, at, context) ?? bareCount(told, text, at);
 
@@ -105,7 +113,7 @@ const steps: readonly Step[] = [
   madeReady,
   unlessGiven(reasonHere, finishAhead, anotherBegins, toRibHere, thicknessOf, thicknessBefore, strandsBehind),
   sayingAt,
-  unlessGiven(barbsStanding, turnsOfColour, countedHere, actionBehind, notThere, namedAt),
+  unlessGiven(barbsStanding, turnsOfColour, sizedFeather, countedHere, actionBehind, notThere, namedAt),
 ];
 
 /** Reads one thing at a place into what is told. */

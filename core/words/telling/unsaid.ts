@@ -14,14 +14,15 @@ import { tieListed } from "./listed";
 import { verbOf } from "../verbs";
 import { tellAct } from "../verbs/act";
 import { tellThread } from "../verbs/thread";
-import type { Told } from "../told";
+import { formTold, type Told } from "../told";
+import type { MaterialForm } from "../../materials";
 import type { Component } from "../../recipe";
 
 /** A clause without a verb, outside a list: what its material and words are used for. */
 export function actUnsaid(r: Reading, t: Telling): void {
   const { told } = t;
   // “Then 3 inches of chenille”: a piece that is only named is tied in, to be wound by a later line.
-  if (isPieceAlone(told)) return tellTieIn({ ...t, told: { ...told, kind: "lay" } });
+  if (isPieceAlone(told) || isRibLater(r, told)) return tellTieIn({ ...t, told: { ...told, kind: "lay" } });
   // “Black chenille and a saddle hackle tied in at the bend”: both wait there.
   const isOnlyTiedIn = told.kind === "wind" && told.description !== undefined && isTiedInLine.test(t.text);
   // “A foam strip tied along the shank from the eye to the bend”: bound down there, and free behind it.
@@ -52,6 +53,15 @@ const isPieceAlone = ({ verb, kind, description, said }: Told): boolean =>
   description !== undefined &&
   said.pieceMm !== undefined &&
   Object.keys(said).length === 1;
+
+/** “Fine gold wire”, and lines later “rib 5 turns”: it waits for that. */
+const isRibLater = ({ bench }: Reading, told: Told): boolean =>
+  told.kind === "wind" &&
+  told.verb === undefined &&
+  ribs.has(formTold(told)) &&
+  Object.keys(told.said).length === 0 &&
+  bench.toldLater().some((t) => t.role === "rib" && t.kind === "wind" && t.description === undefined);
+const ribs = new Set<MaterialForm | undefined>(["wire", "tinsel"]);
 
 /** Parts that a list never only ties in: they are there to be wound. */
 const isGround = (role: Component["role"] | undefined): boolean =>

@@ -79,7 +79,7 @@ const peacockEye =
 
 /** “Thread body”, “body of silk” */
 const threadBody =
-  /(?<=(?:^|[.;])\W*(?:\d{1,2}[.)]\s*)?)(?:(thread|silk)\s+body|(?:body|abdomen)\s+(?:is\s+)?of\s+(?:the\s+)?(?:tying\s+)?(thread|silk))(?=\s*(?:[.,;]|$))/giu;
+  /(?<=(?:^|[.;])\W*(?:\d{1,2}[.)]\s*)?)(?:(thread|silk)\s+body|(?:body|abdomen)\s+(?:is\s+)?of\s+(?:the\s+)?(?:tying\s+)?(thread|silk))(?=\s*(?:[.,;]|$)|\s+(?:in|from|to|with)\s)/giu;
 
 /** Two blanks behind a comma are one. */
 const wideBlanks = /(?<=[,;:.]) {2,}(?=\S)/gu;
@@ -105,6 +105,25 @@ const colourOfSame = new RegExp(
 const quillOf =
   /(?<!\p{L})(quills?|biots?)\s+(?:of|from)\s+(?:an?\s+)?(peacock|goose|turkey|condor|swan)(?=\s*(?:[,.;)]|$))/giu;
 
+/** “Prep a hackle” */
+const preparing = /(?<!\p{L})prep(?=\s+(?:an?|the|your|one|two|some)\s)/giu;
+/** “…, no, put that at the tail” */
+const putElsewhere = /(?<=\bno,?\s)put\s+(?:it|that|this|them|those)\s+(?=(?:at|behind|in\s+front|on|over|under)\b)/giu;
+/** “Rib in flat pearl”: of what it is. */
+const partIn =
+  /(?<=^\W*(?:rib|body|abdomen|tag|butt|thorax|head|collar|hackle|wing|tail)\s)in(?=\s+(?:(?:flat|oval|round|fine|medium|small|embossed|twisted)\s+){0,2}(\p{L}+)\b)/giu;
+/** “Short dubbed collar of hare”: how it is stands with what it is of. */
+const dubbedPart =
+  /(?<=^\W*)(?:(?:an?|the)\s+)?((?:sparse|full|thick|slim|thin|short|small|neat|little|tight)\s+)?dubbed\s+(collar|body|thorax|head|tag|butt|abdomen)\s+(?:of|in|with)\s+/giu;
+/** “…, a brass bead, black 6/0”: what comes in such sizes and has a colour is thread. */
+const threadBeside =
+  /(?<=,\s*(?:and\s+)?)(?:(\p{L}+)\s+(?:[3-9]|1[0-8])\/0|(?:[3-9]|1[0-8])\/0\s+(\p{L}+))(?=\s*(?:[,.]|$))(?<!\b(?:thread|silk)\b.*)/giu;
+/** “A strip tied in behind the head and bound down at the bend”: it goes from the one to the other. */
+const stripBound =
+  /(?<=\bstrip\b[^.;]*\btied\s+in\s+(?:just\s+)?behind\s+the\s+(?:head|(?:hook\s+)?eyes?|bead|cone|dumb-?bells?))(?=,?\s+(?:and\s+|then\s+)+(?:bound|tied|lashed|secured)\s+down\s+(?:again\s+)?at\s+the\s+(?:bend|back|rear|tail))/giu;
+/** “Flat pearl, fine”: of tinsel. */
+const flatOf = /(?<=\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
+
 /** “Olive hairs”, “bucktail hairs”: the colour is that of the first alone. */
 function stuffOf(pieces: string): string {
   const [first = "", second] = pieces.split(/\s/);
@@ -122,7 +141,7 @@ const sharesOfBody = new RegExp(
 
 /** A line with none of these is spelt out. */
 export const mayLeaveOut = new RegExp(
-  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|(?:quill|biot)s?\\s|\\d\\sof\\s|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\bprep\\s|\\bno,?\\sput\\s|^\\W*\\p{L}+\\sin\\s|\\bdubbed\\s|\\d\\/0|\\bflat\\s+pearl|\\bstrip\\b|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|(?:quill|biot)s?\\s|\\d\\sof\\s|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
   "iu",
 );
 
@@ -191,6 +210,17 @@ export const leftOut: readonly Rule[] = [
           ]
         : [],
   },
+  { written: preparing, as: (m) => inPlace(m, "prepare") },
+  { written: putElsewhere, as: (m) => inPlace(m, "") },
+  { written: partIn, as: (m) => (isColour((m[1] ?? "").toLowerCase()) ? inPlace(m, "of") : []) },
+  { written: dubbedPart, as: (m) => inPlace(m, `${m[2] ?? ""}: ${m[1] ?? ""}`) },
+  {
+    written: threadBeside,
+    as: (m) =>
+      isColour((m[1] ?? m[2] ?? "").toLowerCase()) ? [{ at: m.index + m[0].length, instead: 0, put: " thread" }] : [],
+  },
+  { written: stripBound, as: (m) => [{ at: m.index, instead: 0, put: ", pulled back" }] },
+  { written: flatOf, as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }] },
   { written: wideBlanks, as: (m) => inPlace(m, " ") },
   {
     written: herlsOfOthers,

@@ -16,7 +16,23 @@ describe("speltOut", () => {
     ["body: quill of peacock", "body: peacock quill"],
     ["20 fibres of white bucktail under 20 of red", "20 fibres of white bucktail under 20 fibres of red bucktail"],
     ["2 turns of brown hackle, then 2 of grizzly", "2 turns of brown hackle, then 2 of grizzly"],
+    ["Prep a brown hackle", "prepare a brown hackle"],
+    ["5 turns at the bead - no, put that at the tail", "5 turns at the bead - no, at the tail"],
+    ["Rib in flat pearl, fine", "Rib of flat pearl tinsel, fine"],
+    ["Short dubbed collar of hare", "collar: Short hare"],
+    ["hook 8, a brass bead, black 6/0", "hook 8, a brass bead, black 6/0 thread"],
+    [
+      "Wing: rabbit strip tied in behind the head and bound down at the bend",
+      "Wing: rabbit strip tied in behind the head, pulled back and bound down at the bend",
+    ],
+    ["Thread body in touching turns", "body: Thread in touching turns"],
     // What something is of, and not where.
+    ["Body in two halves", "Body in two halves"],
+    ["Thread: black, 6/0", "Thread: black, 6/0"],
+    [
+      "Wing: strip of foam tied in at the bend and bound down at the eye",
+      "Wing: strip of foam tied in at the bend and bound down at the eye",
+    ],
     ["12 turns of lead", "12 turns of lead"],
     ["over lead wire", "over lead wire"],
     ["two turns of hackle", "two turns of hackle"],

@@ -92,7 +92,7 @@ export const prepare = verb(
 /** Ends that stick out are cut away: part of the step before, kept with its words. */
 export const excess = verb(
   "excess",
-  "(?:trim|cut|clip|snip|nip|remove|break|helicopter|tidy)(?:\\s+(?:off|away|out))?(?:\\s+(?:the|any|all|both|its|their))?\\s+(?:rest|excess|everything|tips?(?=\\s*(?:[.,;]|$|and\\b))|surplus|waste|tags?|ends?|butts?|stubs?|remainder|spare|stray\\s+fibres?|stalks?|stem|(?:(?:black|white|brown|red|tan|grey|gray|olive|orange|yellow|green|working|tying|first)\\s+)?(?:tying\\s+)?(?:thread|silk))(?:\\s+(?:ends?|bits?|short|close|off|of\\s+(?:the\\s+)?\\w+))*|(?:trim|snip|cut|clip)(?:\\s+(?:it|them))?(?:\\s+off)?(?=\\s*(?:[.,;]|$|and\\b))",
+  "(?:trim|cut|clip|snip|nip|remove|break|helicopter|tidy)(?:\\s+(?:off|away|out))?(?:\\s+(?:the|any|all|both|its|their))?(?:\\s+(?:foam|hair|elk|deer|wing|tail|feather|fibre|hackle|herl)(?=\\s+(?:butts?|stubs?|ends?|stems?|waste)(?:\\s+(?:off|away|close|flush|short|level|square|at\\s+an\\s+angle))*\\s*(?:[.,;]|$|and\\b)))?\\s+(?:rest|excess|everything|tips?(?=\\s*(?:[.,;]|$|and\\b))|surplus|waste|tags?|ends?|butts?|stubs?|remainder|spare|stray\\s+fibres?|stalks?|stem|(?:(?:black|white|brown|red|tan|grey|gray|olive|orange|yellow|green|working|tying|first)\\s+)?(?:tying\\s+)?(?:thread|silk))(?:\\s+(?:ends?|bits?|short|close|off|of\\s+(?:the\\s+)?\\w+))*|(?:trim|snip|cut|clip)(?:\\s+(?:it|them))?(?:\\s+off)?(?=\\s*(?:[.,;]|$|and\\b))",
   cutsAt,
 );
 

@@ -324,7 +324,8 @@ function asLongAsOthers(said: Said, t: Telling): void {
     else said.sameLength ??= 1;
   }
   if (said.sameLength !== undefined) {
-    const before = lengthBefore(bench);
+    // “The same amount and length” is that of one bunch.
+    const before = (said.thickLike === undefined ? undefined : bunchBefore(bench)?.shown) ?? lengthBefore(bench);
     said.shown ??= withMore(timesAsLong(before, said.sameLength) ?? aBitOn(before, said.sameLength), said.plusMm);
     if (said.shown === undefined) askHowLong(told, line);
   }
@@ -499,10 +500,15 @@ function timesTheAmount(
   if ("mm" in clump) return { clump: { mm: Number((clump.mm * wider).toFixed(2)) } };
   return "of" in clump ? { clump: { ...clump, times: Number((clump.times * wider).toFixed(3)) } } : undefined;
 }
+/** The bunch that was laid before. */
+function bunchBefore(bench: Telling["bench"]) {
+  const last = bench.made.findLast((m) => m.step.do === "lay" && "clump" in m.step.amount)?.step;
+  return last?.do === "lay" ? last : undefined;
+}
 /** As thick as the clump that was laid before, so many times. */
 function thickBefore(bench: Telling["bench"], times: number): LayAmount | undefined {
-  const last = bench.made.findLast((m) => m.step.do === "lay" && "clump" in m.step.amount)?.step;
-  const clump = last?.do === "lay" && "clump" in last.amount ? last.amount.clump : undefined;
+  const amount = bunchBefore(bench)?.amount;
+  const clump = amount && "clump" in amount ? amount.clump : undefined;
   if (!clump || "between" in clump) return undefined;
   if ("mm" in clump) return { clump: { mm: Number((clump.mm * times).toFixed(2)) } };
   return "of" in clump ? { clump: { ...clump, times: Number((clump.times * times).toFixed(3)) } } : undefined;

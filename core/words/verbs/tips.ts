@@ -7,19 +7,19 @@ import { NUMBER_WORD, readNumber } from "../text/number";
 import { make } from "./making";
 
 const asLegs = /\b(?:as|for|to\s+(?:form|make))\s+(?:the\s+)?legs\b|^\s*legs\b/;
-const areTips = /\b(?:tips?|ends)\b/;
+const areTips = /\b(?:tips?|butts?|ends)\b/;
 const aSide = new RegExp(
-  `\\b(\\d+|${NUMBER_WORD})\\s+(?:of\\s+(?:the|these|them)\\s+)?(?:tips?\\s+|fib(?:re|er)s?\\s+)?(?:back\\s+)?(?:on\\s+|to\\s+|at\\s+|along\\s+|down\\s+)?(?:each|either|both|a|per)\\s+sides?\\b`,
+  `\\b(\\d+|${NUMBER_WORD})\\s+(?:of\\s+(?:the|these|them)\\s+)?(?:tips?\\s+|butts?\\s+|fib(?:re|er)s?\\s+)?(?:back\\s+)?(?:on\\s+|to\\s+|at\\s+|along\\s+|down\\s+)?(?:each|either|both|a|per)\\s+sides?\\b`,
   "u",
 );
 const saidOfTips = new RegExp(
-  `^(?:(?:the|of|on|each|either|side|tips?|ends?|wing|case|cover|fibres?|and|a|split|divide|back|remaining|\\d+|${NUMBER_WORD})\\s*)+$`,
+  `^(?:(?:the|of|on|each|either|side|tips?|butts?|ends?|wing|case|cover|fibres?|and|a|split|divide|back|remaining|\\d+|${NUMBER_WORD})\\s*)+$`,
   "u",
 );
 /** “Fold three fibres back along each side for legs”: they can be none but those of the cover. */
 const areFoldedBack = /\b(?:fold|pull|bring|tie|bend|stroke)\b[^.;]*\bfib(?:re|er)s\b[^.;]*\bback\b/;
 /** “The tips of the wing case fibres” are no stuff of their own. */
-const isOfCover = /^(?:the\s+)?(?:wing\s+)?(?:case|cover)(?:\s+(?:fib(?:re|er)s?|barbs?|tips?|ends?|material))*$/i;
+const isOfCover = /^(?:the\s+)?(?:wing\s+)?(?:case|cover)(?:\s+(?:fib(?:re|er)s?|barbs?|tips?|butts?|ends?|material))*$/i;
 /** Legs of fibres are so long where nobody says how long: as usual, in gapes. */
 const USUAL: LengthRule = { of: "gape", times: 1.2 };
 
