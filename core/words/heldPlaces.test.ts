@@ -32,6 +32,17 @@ describe("a place that was read and to which nothing goes is asked about", () =>
       "Tail: 8 partridge fibres, two thirds of the shank, no, make that half the shank",
       [],
     ],
+    [
+      "a part that the line goes by",
+      "Tail: 8 partridge fibres, gape length, just behind the bead",
+      ["just behind the bead"],
+    ],
+    [
+      "one that is where such a part usually is",
+      "Wing: 20 squirrel hairs, the shank length, tied in behind the hackle",
+      [],
+    ],
+    ["one that it only reaches past", "Wing: 20 squirrel hairs, just past the tail", []],
     ["a place that is kept as an instruction", "Tail: 8 partridge fibres, gape length, [held at the bend]", []],
   ])("%s", (_what, line, words) => expect(lost(line)).toEqual(words));
 

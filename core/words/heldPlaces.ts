@@ -1,3 +1,5 @@
+import type { Role } from "../recipe";
+import { roleOfWord } from "./lexicon/parts";
 import type { Reading, RecipeLine } from "./reading";
 import { askUnheld, isOwnWords, knownWords, stepsOf } from "./unheld";
 
@@ -12,8 +14,11 @@ export function askLostPlaces({ bench, out }: Pick<Reading, "bench" | "out">): v
     if (line.kind !== "steps" || line.steps.length === 0 || line.asks.length > 0 || isOwnWords(line)) continue;
     const said = placesSaid(line);
     const shares = sharesSaid(line);
-    if (said.length + shares.length === 0) continue;
+    const parts = partsSaid(line);
+    if (said.length + shares.length + parts.length === 0) continue;
     const near = stepsOf(line, bench);
+    if (line.steps.some((id) => isPlaced(bench, id)))
+      for (const s of parts) if (!goesBy(near, s.means, bench)) askUnheld(line, s.at, s.end, s.mark);
     const held = placesIn(near);
     for (const s of said) if (!held.has(s.means)) askUnheld(line, s.at, s.end, s.mark);
     const numbers = numbersIn(near);
@@ -68,3 +73,41 @@ function placesIn(of: unknown, found = new Set<string>()): Set<string> {
   for (const more of Object.values(of)) placesIn(more, found);
   return found;
 }
+
+/** Parts beside which something goes, and what else says the same where the part has its usual place. */
+const beside: Partial<Record<Role, (place: Record<string, unknown>) => boolean>> = {
+  bead: isByTheEye,
+  collar: isByTheEye,
+  hackle: isByTheEye,
+  eyes: isByTheEye,
+  wing: (place) => isByTheEye(place) || "round" in place,
+  tail: (place) => placesIn(place).size > 0,
+};
+function isByTheEye({ landmark, eyeLengths }: Record<string, unknown>): boolean {
+  return landmark === "eye" || eyeLengths !== undefined;
+}
+
+/** “0.4 gape behind the bead” is how full it is there. */
+const besidePart = new RegExp(
+  `(?<!\\p{L})(?<!\\b(?:gapes?|gaps?|thin|thick|fat|full)\\s+)(?:(?:just|right|close)\\s+)?(?:behind|in\\s+front\\s+of|ahead\\s+of|past|beyond)\\s+(?:the|its)\\s+(${Object.keys(beside).join("|")}|post)(?!\\p{L}|\\s+\\p{L}*(?:case|fibres?|feathers?)\\b)`,
+  "giu",
+);
+/** “Finish behind the collar”: the part that a place is beside. */
+const partsSaid = (line: RecipeLine) =>
+  knownWords(line, besidePart, (m) => (isTakenBack(m) ? undefined : roleOfWord((m[1] ?? "").toLowerCase())));
+
+/** Whether a step has a place at all: an act has none, and loses none. */
+const isPlaced = (bench: Reading["bench"], id: string): boolean =>
+  bench.made.some(({ step }) => step.id === id && step.do !== "act");
+
+/** Whether something there goes by the part, by one that is called alike, or by where such a part usually is. */
+function goesBy(of: unknown, role: Role, bench: Reading["bench"]): boolean {
+  if (typeof of !== "object" || of === null) return false;
+  const place = of as Record<string, unknown>;
+  const named = typeof place.part === "string" ? place.part : undefined;
+  if (named !== undefined && (named === role || alike(role).includes(bench.component(named)?.role))) return true;
+  if (place.reach === role || place.of === role) return true;
+  return beside[role]?.(place) === true || Object.values(of).some((more) => goesBy(more, role, bench));
+}
+const hackles: readonly (Role | undefined)[] = ["hackle", "collar"];
+const alike = (role: Role): readonly (Role | undefined)[] => (hackles.includes(role) ? hackles : [role]);

@@ -21,6 +21,8 @@ import { verb } from "./verb";
  */
 export function tellTakeOver(telling: Telling): void {
   if (splits(telling) || slidesUp(telling)) return;
+  const hackle = woundJustNow(telling);
+  if (hackle) return stroke(telling, hackle);
   const { told: all, text } = telling;
   const goes = goesOver(text.slice(all.at, all.end)) || all.role === "wing case";
   if (goes && coversWithRest(telling)) return;
@@ -73,6 +75,17 @@ export function tellTakeOver(telling: Telling): void {
     sentence: "What is taken over? Nothing hangs there to be pulled over; tie it in first.",
     answers: [],
   });
+}
+
+const foldsDown = /^\W*(?:(?:then|and|now)\s+)*(?:fold|stroke|sweep|draw|pull)\s+(?:it|them)\s+(?:down|back)\b/;
+/** “Two turns of the hackle, fold it down”: the hackle that was just wound, whatever else waits to be pulled over. */
+function woundJustNow({ told, text, bench }: Telling): Meant | undefined {
+  if (told.description || !foldsDown.test(text.slice(told.at, told.end))) return undefined;
+  const role = /\b(hackle|collar)\b/.exec(text.slice(0, told.at))?.[1];
+  const component = role === "hackle" || role === "collar" ? bench.ofRole(role) : undefined;
+  if (!component || !bench.made.some((m) => m.step.do === "wind" && m.step.component === component.id))
+    return undefined;
+  return { component, role: component.role, form: bench.formOf(component) };
 }
 
 const slides = /^\W*(?:(?:then|and|now)\s+)*(?:push|slide|shove|slip)\b/;
