@@ -67,7 +67,7 @@ const isSpun = (d: Description | undefined): boolean => {
 /** “two mallard flank bunches”: so many bunches, not so many fibres. */
 const bunchesAt = match("\\s+(?:bunches|clumps|bundles|tufts)");
 const onlyCounts =
-  /^(?:(?:full|whole|single|good|long|short|stiff|matched|complete|entire|large|small)\s+)*(?:feathers?|plumes?|puffs?|fibres?|fibers?|strands?|herls?|barbs?|slips?|tips?)$/;
+  /^(?:(?:full|whole|single|good|long|short|stiff|matched|complete|entire|large|small)\s+)*(?:feathers?|plumes?|puffs?|fibres?|fibers?|strands?|herls?|quills?|barbs?|slips?|tips?)$/;
 /** “two natural grey plumes”, of what was named before: the colours say nothing of how many. */
 const withoutColours = (noun: string): string =>
   noun

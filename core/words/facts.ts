@@ -49,6 +49,7 @@ export function readFacts(r: Reading, i: number): void {
   else if (isHeading(text)) aside(r, i);
   else if (/^\s*(?:note|nb|n\.b\.|remark)\s*[:.]/.test(text)) aside(r, i);
   else if (namesStuffOnly(lineOf(r, i).text.toLowerCase())) askParts(r, i);
+  else if (isNumberedName(r, i)) readTitle(r, i);
   else if (r.heads[i]?.role === "hook" || isHookTold(r, i)) readHookLine(r, i);
   else if (readIntroduction(r, i)) return;
   else if (readTitleSentence(r, i)) readFacts(r, i);
@@ -360,6 +361,15 @@ function isAheadOfHook(r: Reading, i: number): boolean {
   const verb = verbAt(text, text.search(/\S/));
   return verb === undefined || !asksFor.test(text.slice(verb.end));
 }
+
+/** “Number 9 Pupa” above a line about a hook with its size: the number is that of the pattern. */
+function isNumberedName(r: Reading, i: number): boolean {
+  const first = r.lines.findIndex((t) => t.trim() !== "");
+  const next = r.plain.find((t, n) => n > i && t.trim() !== "");
+  return i === first && numberedName.test(lineOf(r, i).text) && /\bhook\b/.test(next ?? "") && /\d/.test(next ?? "");
+}
+const numberedName =
+  /^\s*(?:(?:\p{Lu}[\p{L}'-]+|of|the)\s+)*(?:Number|No\.?|Nr\.?)\s*\d{1,3}(?:\s+\p{Lu}[\p{L}'-]+)*\s*$/u;
 
 const isWetAlone = /^\W*wet\W*$/;
 /** What a title may end with: how it is tied here, sizes, and “wet” and “dry”, which are kinds of fly there. */

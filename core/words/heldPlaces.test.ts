@@ -34,8 +34,8 @@ describe("a place that was read and to which nothing goes is asked about", () =>
     ],
     [
       "a part that the line goes by",
-      "Tail: 8 partridge fibres, gape length, just behind the bead",
-      ["just behind the bead"],
+      "Tail: 8 partridge fibres, gape length, tied in at the bend, and secured behind the hackle with 6 wraps",
+      ["behind the hackle"],
     ],
     [
       "one that is where such a part usually is",

@@ -3,6 +3,9 @@ import { anyOf, match } from "../parse";
 /** Words that carry nothing by themselves. */
 export const FILLER = anyOf(
   "an?\\s+(?:(?:short|small|little)\\s+)*stubs?\\s+of",
+  "(?:and\\s+)?(?:it|they)\\s+hangs?(?:\\s+(?:down|back|there))?(?:\\s+(?:at|off|over)\\s+the\\s+(?:back|rear|bend))?(?:\\s+for\\s+(?:now|the\\s+(?:moment|time\\s+being)))?",
+  "(?:the\\s+)?underside(?=\\s+with\\s+(?:\\d|an?|one|two|three)\\b)",
+  "(?:wound\\s+)?(?:in\\s+)?(?:dry|wet)[\\s-]fly\\s+(?:style|fashion)",
   "(?:an?\\s+)?(?:strip|sheet)(?=\\s+of\\s+\\d+(?:[.,]\\d+)?\\s*mm\\b)",
   "today(?=\\s*(?:[.,;]|$)|\\s+(?:with|on|in|and)\\b)",
   "(?<=\\b(?:coat|cover|varnish)\\s+)the\\s+(?:whole\\s+)?(?:lot|thing)(?=\\s)",

@@ -106,6 +106,8 @@ function takeUp(r: Reading, t: Telling): void {
   tellTieIn(t);
 }
 
+const oneASide = /\b(?:one|a\s+slip)\s+(?:(?:on|to|at)\s+)?(?:each|either)\s+side\b/;
+
 export function tieListed(t: Telling, object: Meant): void {
   const { told } = t;
   const { said } = told;
@@ -117,7 +119,8 @@ export function tieListed(t: Telling, object: Meant): void {
   if (isSlidTube(told)) return tellTieIn(asSlid(t));
   if (told.verb === "take over" && told.kind === "lay" && said.tieIn?.at) return listedCover(t, object, said);
   // Buds that lie on either side and reach somewhere are wings that are short yet: nothing is pulled over.
-  const isBud = (said.round?.near && said.round.far) || (/\bbuds?\b/.test(told.part ?? "") && told.verb === undefined);
+  const isASide = (said.round?.near && said.round.far) || oneASide.test(t.text.slice(told.at, told.end));
+  const isBud = isASide || (/\bbuds?\b/.test(told.part ?? "") && told.verb === undefined);
   if (role === "wing case" && said.shown && isBud)
     return tellTieIn({ ...t, told: { ...told, role: "wing", said: { attitude: "back", ...said } } });
   if (role === "wing case" && told.kind === "lay")

@@ -121,6 +121,12 @@ const threadBeside =
 /** “A strip tied in behind the head and bound down at the bend”: it goes from the one to the other. */
 const stripBound =
   /(?<=\bstrip\b[^.;]*\btied\s+in\s+(?:just\s+)?behind\s+the\s+(?:head|(?:hook\s+)?eyes?|bead|cone|dumb-?bells?))(?=,?\s+(?:and\s+|then\s+)+(?:bound|tied|lashed|secured)\s+down\s+(?:again\s+)?at\s+the\s+(?:bend|back|rear|tail))/giu;
+/** “Two whip finishes of four turns each” */
+const whipsOf = /\b(two|three|2|3)\s+whip\s+finish(?:es)?\s+of\s+(\d+|\p{L}+)\s+turns?(?:\s+each)?/giu;
+/** “Hd - 4 t whip”, “1.5 t, tip in”: turns by their letter. */
+const turnsByLetter = /(?<=\d)\s?t(?=\s*(?:[,.;]|$)|\s+whip\b)/giu;
+/** “To the bend of the hooks”, of a double. */
+const ofTheHooks = /(?<=\bthe\s(?:bends?|points?|barbs?))\s+of\s+the\s+hooks?(?!\p{L})/giu;
 /** “Flat pearl, fine”: of tinsel. */
 const flatOf = /(?<=\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
 
@@ -141,7 +147,7 @@ const sharesOfBody = new RegExp(
 
 /** A line with none of these is spelt out. */
 export const mayLeaveOut = new RegExp(
-  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\bprep\\s|\\bno,?\\sput\\s|^\\W*\\p{L}+\\sin\\s|\\bdubbed\\s|\\d\\/0|\\bflat\\s+pearl|\\bstrip\\b|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|(?:quill|biot)s?\\s|\\d\\sof\\s|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\bprep\\s|\\bno,?\\sput\\s|^\\W*\\p{L}+\\sin\\s|\\bdubbed\\s|\\d\\/0|\\bflat\\s+pearl|\\bwhip|\\d\\s?t\\b|\\sof\\s+the\\s+hook|\\bstrip\\b|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|(?:quill|biot)s?\\s|\\d\\sof\\s|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
   "iu",
 );
 
@@ -220,6 +226,9 @@ export const leftOut: readonly Rule[] = [
       isColour((m[1] ?? m[2] ?? "").toLowerCase()) ? [{ at: m.index + m[0].length, instead: 0, put: " thread" }] : [],
   },
   { written: stripBound, as: (m) => [{ at: m.index, instead: 0, put: ", pulled back" }] },
+  { written: whipsOf, as: (m) => inPlace(m, `whip finish ${m[2] ?? ""} turns, ${m[1] ?? ""} times`) },
+  { written: turnsByLetter, as: (m) => inPlace(m, " turns") },
+  { written: ofTheHooks, as: (m) => inPlace(m, "") },
   { written: flatOf, as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }] },
   { written: wideBlanks, as: (m) => inPlace(m, " ") },
   {

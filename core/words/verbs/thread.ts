@@ -244,6 +244,8 @@ export const move = verb(
     `(?:come|go|move|advance)(?=\\s+(?:forwards?|back)\\s+${SO_FAR})`,
     "(?:come|go|move|advance)(?=\\s+forwards?\\s+(?:by\\s+)?(?:an?|one|two|half)\\s+(?:third|quarter|half|thirds)?\\s*(?:of\\s+)?the\\s+shank\\b)",
     "(?:run|go|carry\\s+on)(?=\\s+(?:to|as\\s+far\\s+as|until)\\s+(?:(?:the|a|about|just|over|above)\\s+)*(?:hook\\s+)?(?:bend|barb|point|mid|half|rear|back|tail|thorax)\\b)",
+    // “Start the thread, go over the lead and round the bend”
+    "(?:go|come|work|run|carry\\s+on|continue)\\s+(?:back\\s+|down\\s+)?over\\s+the\\s+(?:lead|weight|wire)(?:\\s+(?:wraps|turns))?,?\\s+(?:(?:and|then|on|back|down)\\s+)*(?=(?:to|into|round|around)\\s)",
     "get\\s+(?:it|the\\s+(?:thread|silk))\\s+(?:down|back|up)(?=\\s+(?:to|past|over|just|a\\s+(?:little|bit)|well|into|round|around)\\b)",
     "(?:get|come|go|head)\\s+(?:down|back)(?=\\s+(?:well\\s+|right\\s+|deep\\s+)?(?:into|round|around)\\s+the\\s+bend)",
     "(?:go|carry\\s+on|continue|run)\\s+(?:down|back|along|forward|up)(?=\\s+(?:(?:in|with)\\s+(?:[a-z]+\\s+){1,2}turns\\b|to|as\\s+far|until|the\\s+shank|(?:half-?\\s?way\\s+|well\\s+|deep\\s+|some\\s+way\\s+)?(?:round|around|into|down)\\s+the\\s+bend)\\b)",

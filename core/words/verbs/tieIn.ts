@@ -500,14 +500,18 @@ function timesTheAmount(
   if ("mm" in clump) return { clump: { mm: Number((clump.mm * wider).toFixed(2)) } };
   return "of" in clump ? { clump: { ...clump, times: Number((clump.times * wider).toFixed(3)) } } : undefined;
 }
-/** The bunch that was laid before. */
+/** The bunch that was laid before, as thick as it is or counted by its hairs. */
 function bunchBefore(bench: Telling["bench"]) {
-  const last = bench.made.findLast((m) => m.step.do === "lay" && "clump" in m.step.amount)?.step;
+  const isBunch = ({ step }: Bench["made"][number]): boolean =>
+    step.do === "lay" &&
+    ("clump" in step.amount || ("fibres" in step.amount && bench.formOf(bench.component(step.component)) === "hair"));
+  const last = bench.made.findLast(isBunch)?.step;
   return last?.do === "lay" ? last : undefined;
 }
-/** As thick as the clump that was laid before, so many times. */
+/** As much as the bunch that was laid before, so many times. */
 function thickBefore(bench: Telling["bench"], times: number): LayAmount | undefined {
   const amount = bunchBefore(bench)?.amount;
+  if (amount && "fibres" in amount) return { fibres: Math.max(1, Math.round(amount.fibres * times)) };
   const clump = amount && "clump" in amount ? amount.clump : undefined;
   if (!clump || "between" in clump) return undefined;
   if ("mm" in clump) return { clump: { mm: Number((clump.mm * times).toFixed(2)) } };

@@ -19,7 +19,8 @@ const saidOfTips = new RegExp(
 /** “Fold three fibres back along each side for legs”: they can be none but those of the cover. */
 const areFoldedBack = /\b(?:fold|pull|bring|tie|bend|stroke)\b[^.;]*\bfib(?:re|er)s\b[^.;]*\bback\b/;
 /** “The tips of the wing case fibres” are no stuff of their own. */
-const isOfCover = /^(?:the\s+)?(?:wing\s+)?(?:case|cover)(?:\s+(?:fib(?:re|er)s?|barbs?|tips?|butts?|ends?|material))*$/i;
+const isOfCover =
+  /^(?:the\s+)?(?:wing\s+)?(?:case|cover)(?:\s+(?:fib(?:re|er)s?|barbs?|tips?|butts?|ends?|material))*$/i;
 /** Legs of fibres are so long where nobody says how long: as usual, in gapes. */
 const USUAL: LengthRule = { of: "gape", times: 1.2 };
 

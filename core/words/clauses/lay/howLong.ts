@@ -249,6 +249,11 @@ export const bareLengths: Clause[] = [
     ),
     put({ sameLength: 1 }),
   ),
+  clause("the same", words("(?:and\\s+)?the\\s+same(?:\\s+again)?(?=\\s*(?:[,.;]|$))"), (s) => {
+    if (s.shown !== undefined) return false;
+    s.sameLength = 1;
+    if (s.amount === undefined) s.thickLike = 1;
+  }),
   clause(
     "tips level with the others",
     words(

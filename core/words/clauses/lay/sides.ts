@@ -285,7 +285,9 @@ export const sides: Clause[] = [
   ),
   clause(
     "over the back",
-    words("(?:lying\\s+|laid\\s+)?over\\s+the\\s+(?:back|body|top)|on\\s+its\\s+back"),
+    words(
+      "(?:lying\\s+|laid\\s+)?over\\s+the\\s+(?:back|body|top)|(?<!\\b(?:pull|fold|draw|stretch|bring|brought|take|taken|turn|bend|bent|tied|tie|push)(?:ed|n)?\\s+(?:(?:it|them|the\\s+\\w+)\\s+)?)(?:lying\\s+|laid\\s+)?back\\s+over\\s+the\\s+(?:body|abdomen)|on\\s+its\\s+back",
+    ),
     put({ attitude: "over" }),
   ),
   clause(

@@ -133,12 +133,12 @@ export const howItLies: Clause[] = [
     "there and back",
     words(
       anyOf(
-        "(?<!(?:pulled|swept|stroked|brushed|tied|folded|drawn|set)\\s+)(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?",
+        "(?<!(?:pulled|swept|stroked|brushed|tied|folded|drawn|set)\\s+)(?:there|forward|up|down|out)\\s+and\\s+back(?:\\s+again)?(?!\\s+(?:a\\s+(?:bit|little|touch|few)|slightly)\\b)",
         "back\\s+and\\s+forth",
         "(?:up\\s+and\\s+down|down\\s+and\\s+(?:back\\s+)?up)(?:\\s+again)?(?!\\s+(?:to|until|the|twice)\\b)",
         "(?:and|then)\\s+(?:forwards?|down|return(?:ed)?)\\s+again",
         "and\\s+return(?:ed)?(?=\\s*(?:[,.;]|$))",
-        "(?<!\\bdown\\s+)(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+to)",
+        "(?<!\\bdown\\s+)(?:and|then)\\s+back(?:\\s+again)?(?:\\s+to\\s+(?:the\\s+)?(?:start|front|where\\s+\\w+\\s+(?:began|started)))?(?!\\s+(?:to|a\\s+(?:bit|little|touch|few)|slightly)\\b)",
         "back\\s+again",
         "(?<=,\\s*)back(?:\\s+up)?\\s+in\\s+(?:open|touching|close)\\s+turns(?!\\s+(?:to|as|until))",
         "(?:an?|one)\\s+layer\\s+each\\s+way",
