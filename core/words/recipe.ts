@@ -24,6 +24,7 @@ import { askLostPlaces } from "./heldPlaces";
 import { askLostStuff } from "./heldStuff";
 import { askUnused } from "./unused";
 import { askWoundThatLies } from "./neverWound";
+import { tieUnderWound } from "./underWound";
 import { assemble, markStated } from "./assemble";
 import { isNone, saysNone, noneAhead } from "./telling/none";
 import { asideOf } from "./telling/asides";
@@ -134,6 +135,7 @@ class RecipeReader implements Reading {
     askLostCounts(this);
     askLostPlaces(this);
     askWoundThatLies(this);
+    tieUnderWound(this);
     askLostStuff(this);
     askLostLengths(this);
     askUnused(this);

@@ -54,6 +54,10 @@ const shapes: [string, DubbedShape][] = [
     "tapered",
   ],
   [
+    "(?:(?:gradually|slowly|steadily|slightly|gently)\\s+)?(?:thicken|fatten|widen|swell)(?:ing|ed|s)?(?:\\s+(?:out|up|slightly|gradually|steadily))*(?:\\s+(?:forwards?|(?:to|towards?|at)\\s+the\\s+(?:head|front|eye|thorax|bead)))?",
+    "tapered",
+  ],
+  [
     "(?:that\\s+|which\\s+)?(?:getting|becoming|growing|gets|becomes|grows)\\s+(?:(?:gradually|slowly|steadily|slightly|progressively|gently|just|an?|little|bit|touch|shade)\\s+)*(?:fat|thick|full)(?:t?er)?(?:\\s+(?:to|towards?|forwards?|at)(?:\\s+the\\s+\\w+)?)?(?:\\s+as\\s+(?:you|it)\\s+go(?:es)?(?:\\s+(?:on|along|forwards?))?)?",
     "tapered",
   ],

@@ -127,6 +127,20 @@ const whipsOf = /\b(two|three|2|3)\s+whip\s+finish(?:es)?\s+of\s+(\d+|\p{L}+)\s+
 const turnsByLetter = /(?<=\d)\s?t(?=\s*(?:[,.;]|$)|\s+whip\b)/giu;
 /** “To the bend of the hooks”, of a double. */
 const ofTheHooks = /(?<=\bthe\s(?:bends?|points?|barbs?))\s+of\s+the\s+hooks?(?!\p{L})/giu;
+/** “There tie in a slip” */
+const thereTie = /(?<=^\W*|[.;]\s+)there,?\s+(tie|bind|catch|lash|fix)\s+(in|on|down)(?!\p{L})/giu;
+/** “Reverse the wire round the body” */
+const reverse = /(?<=^\W*(?:(?:and|then|now)\s+)*)reverse(?=\s+the\s+(?:\p{L}+\s+)?(?:wire|rib|tinsel|oval|mono)\b)/giu;
+/** “Eyes: chain, 4 mm” */
+const chainOf = /(?<=^\W*eyes\s*[:=,-]\s*(?:(?!bead\b)\p{L}+\s+)?)chain(?=\s*(?:[,.;]|$))/giu;
+/** “6 fibres of dun hackle, shank length”, of no part: of fibres that are counted no hackle is wound. */
+const fibresAlone = new RegExp(
+  `(?<=^\\W*(?:\\d+|${NUMBER_WORD})\\s+)(fib(?:re|er)s)\\s+of\\s+((?:\\p{L}+\\s+){0,3}?hackle)(?=\\s*(?:[,.;]|$))`,
+  "giu",
+);
+/** “Body: chenille, 12 turns, tied off at the eye”: as far as there it is wound. */
+const tiedOffAt =
+  /(?<=^\W*(?:body|abdomen|underbody|rib)\b.*\bturns,?\s+)(?:and\s+)?tied\s+off\s+(?=(?:just\s+)?(?:at|behind|in\s+front\s+of)\s+the\s+(?:hook\s+)?(?:eyes?|bead|head|hackle|wing|thorax)\b)/giu;
 /** “Flat pearl, fine”: of tinsel. */
 const flatOf = /(?<=\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
 
@@ -147,7 +161,7 @@ const sharesOfBody = new RegExp(
 
 /** A line with none of these is spelt out. */
 export const mayLeaveOut = new RegExp(
-  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\bprep\\s|\\bno,?\\sput\\s|^\\W*\\p{L}+\\sin\\s|\\bdubbed\\s|\\d\\/0|\\bflat\\s+pearl|\\bwhip|\\d\\s?t\\b|\\sof\\s+the\\s+hook|\\bstrip\\b|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|(?:quill|biot)s?\\s|\\d\\sof\\s|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\bprep\\s|\\bno,?\\sput\\s|^\\W*\\p{L}+\\sin\\s|\\bdubbed\\s|\\d\\/0|\\bflat\\s+pearl|\\bthere,?\\s+\\p{L}+\\s+(?:in|on|down)\\b|\\breverse\\s|\\bchain\\b|\\stied\\s+off\\s|\\bwhip|\\d\\s?t\\b|\\sof\\s+the\\s+hook|\\bstrip\\b|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|(?:quill|biot)s?\\s|\\d\\sof\\s|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
   "iu",
 );
 
@@ -229,6 +243,11 @@ export const leftOut: readonly Rule[] = [
   { written: whipsOf, as: (m) => inPlace(m, `whip finish ${m[2] ?? ""} turns, ${m[1] ?? ""} times`) },
   { written: turnsByLetter, as: (m) => inPlace(m, " turns") },
   { written: ofTheHooks, as: (m) => inPlace(m, "") },
+  { written: thereTie, as: (m) => inPlace(m, `${m[1] ?? ""} ${m[2] ?? ""} there`) },
+  { written: reverse, as: (m) => inPlace(m, "counter-wind") },
+  { written: chainOf, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: " eyes" }] },
+  { written: fibresAlone, as: (m) => inPlace(m, `${m[2] ?? ""} ${m[1] ?? ""}`) },
+  { written: tiedOffAt, as: (m) => inPlace(m, "to ") },
   { written: flatOf, as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }] },
   { written: wideBlanks, as: (m) => inPlace(m, " ") },
   {

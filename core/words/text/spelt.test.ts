@@ -26,6 +26,13 @@ describe("speltOut", () => {
       "Wing: rabbit strip tied in behind the head, pulled back and bound down at the bend",
     ],
     ["Thread body in touching turns", "body: Thread in touching turns"],
+    ["There tie in a slip of red", "tie in there a slip of red"],
+    ["Reverse the wire round the body", "counter-wind the wire round the body"],
+    ["Eyes: chain, 4 mm silver", "Eyes: chain eyes, 4 mm silver"],
+    ["6 fibers of dun hackle, shank length", "6 dun hackle fibers, shank length"],
+    ["Body: cream chenille, 12 turns, tied off at the eye", "Body: cream chenille, 12 turns, to at the eye"],
+    ["4 t whip", "4 turns whip"],
+    ["two whip finishes of four turns each", "whip finish four turns, two times"],
     // What something is of, and not where.
     ["Body in two halves", "Body in two halves"],
     ["Thread: black, 6/0", "Thread: black, 6/0"],

@@ -435,7 +435,9 @@ function whereDubbed(before: { step: RecipeStep }, t: Telling): void {
   // Wound forward to a place that lies behind the thread: it begins at the bend.
   const isBehind = said.way === "forward" && alongShank(to) > alongShank(before.step.to) + 0.02;
   const from: Place = stated ?? (isBehind ? { landmark: "bend" } : before.step.to);
-  before.step = { ...before.step, from, to };
+  // “Dub the silk and wind a body, thickening towards the head”; “in front of the ball” says no shape of it.
+  const shape = said.shape === "ball" ? undefined : said.shape;
+  before.step = { ...before.step, from, to, ...(shape && { shape }) };
   bench.hangs = frontOf(from, to);
 }
 
