@@ -62,6 +62,7 @@ const files: [string, Catalogue][] = [
   ["spring.txt", anotherCatalogue],
   ["halyard.txt", anotherCatalogue],
   ["moorings.txt", anotherCatalogue],
+  ["binnacle.txt", anotherCatalogue],
 ];
 
 function outcome(text: string, catalogue: Catalogue): string[] {

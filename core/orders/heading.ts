@@ -59,6 +59,10 @@ const ledToSeason = remembered(
     ),
 );
 
+/** A name of one or two words ahead of the customer's. */
+const WRITES_FOR =
+  /^\s*(?:\p{Lu}[\p{L}.'-]*\s+){1,2}(?:\(([^()]{3,60})\)|(?:at|from|bei)\s+(.{3,60}?))[.!]?\s*$/u;
+
 /** What holds for the whole order: whom it is for, and the day it is promised for. */
 export class Heading {
   /** Every day that was said; for what each was said is settled when all is read. */
@@ -209,6 +213,11 @@ export class Heading {
     if (findWish(chunk.text, 0) || this.namesOneInParts(chunk)) return false;
     if (/[\d#]/.test(chunk.text) && !this.catalogue.customers.some((c) => /\d/.test(c.name))) return false;
     const clean = chunk.text.replace(new RegExp(`^${FOR.source.replace("(?<!\\p{L})", "")}`, "iu"), "");
+    const signed = this.signedFor(clean);
+    if (signed) {
+      this.settleCustomer(signed, at);
+      return true;
+    }
     const close = nearest(clean, this.catalogue.customers, (c) => c.name);
     const [first, second] = close;
     if (!first || first.like < 0.6) return false;
@@ -232,12 +241,20 @@ export class Heading {
     return parts.length > 1 && parts.some((p) => this.catalogue.customers.some((c) => fold(c.name) === fold(p)));
   }
 
+  /** “Jo (Fernhill Lodge)”, “Jo at Fernhill Lodge”: who writes, and for whom. */
+  private signedFor(words: string) {
+    const [, inBrackets, behind] = WRITES_FOR.exec(words) ?? [];
+    const name = inBrackets ?? behind;
+    return name === undefined ? undefined : this.catalogue.customers.find((c) => fold(c.name) === fold(name.trim()));
+  }
+
   /** Who signed is the customer, where nobody else is named and the name is one that is known. */
   takeSigned(line: Span): void {
     if (this.order.customer !== undefined) return;
     // “Thanks, Stonecrop Outfitters”: who signs stands behind the comma.
     const name = /^[^,]{2,40},\s*(.*?)[.!]?\s*$/u.exec(line.text)?.[1] ?? line.text;
-    const customer = nearest(name, this.catalogue.customers, (c) => c.name, { most: 1, least: 0.99 })[0]?.item;
+    const customer =
+      this.signedFor(name) ?? nearest(name, this.catalogue.customers, (c) => c.name, { most: 1, least: 0.99 })[0]?.item;
     if (customer) this.settleCustomer(customer, [line.start, line.end]);
   }
 

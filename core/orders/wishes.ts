@@ -30,6 +30,8 @@ const rules = [
     "leadFree",
     "(?:no|without) lead(?:\\s+(?:on|in)\\s+(?:anything|everything|any(?:\\s+of\\s+(?:them|these))?|all(?:\\s+of\\s+(?:them|these))?)|\\s+(?:anywhere|at\\s+all|whatsoever|whatever))?|nothing\\s+(?:with\\s+lead|leaded)|lead[- ]?free|unleaded|non[- ]?lead|bleifrei|ohne blei",
   ),
+  // “Sparse hackle” is no word about the whole dressing.
+  rule("own", `(?:sparse|full|bushy|soft|stiff|webby|dark|pale|light|heavy)\\s+(?:${PART})`),
   rule(
     "sparse",
     "(?:tied |dressed |dress(?:ed)? them )?(?:very |extra |rather )?(?:sparse(?:ly|r)?|more lightly|lighter(?= dress| tied)|lightly|slim(?:mer)?|thin(?:ner)?)(?: (?:tied|dressed|dressing))?|(?:sehr |extra )?(?:schlank|sparsam)(?: gebunden)?",

@@ -63,7 +63,7 @@ const ALL_SO_MANY =
 
 /** “a dozen of each colour”: of all that the fly comes in, where none is left out. */
 const EACH_COLOUR =
-  /(?<!\p{L})(?:(?:in|of|from)\s+)?(?:(?:each|every)\s+(?:(?:one\s+)?of\s+the\s+)?colou?rs?|(?:in\s+|von\s+)?jede[rn]?\s+farbe)(?!\p{L})(?!\s*[,(]?\s*(?:but|except|apart|bar|save|without|aber|außer|ohne|bis)(?!\p{L}))/iu;
+  /(?<!\p{L})(?:(?:in|of|from)\s+)?(?:(?:each|every)\s+(?:(?:one\s+)?of\s+the\s+)?colou?rs?|(?:in\s+|von\s+)?jede[rn]?\s+farbe|per\s+colou?r|pro\s+farbe)(?!\p{L})(?!\s*[,(]?\s*(?:but|except|apart|bar|save|without|aber|außer|ohne|bis)(?!\p{L}))/iu;
 
 /** “2 dz of each of the three … colours”, with the fly's name between: of all of them, where there are so many. */
 const EACH_OF_SO_MANY =
@@ -135,7 +135,7 @@ export class ItemReader implements ItemState {
     draft.sizes ??= takeSizes(stretch, draft.pattern?.sizes);
     settleSize(this, stretch, draft, quantity?.isPart === true || isUsualHook || isPlain);
     if (assorted && draft.pattern && draft.colours.length === 0) draft.colours = draft.pattern.variants;
-    if (eachColour) inEachColour(this, draft);
+    if (eachColour) inEachColour(this, draft, eachColour.at);
     if (sameColours && draft.pattern && draft.colours.length === 0) draft.colours = coloursSoFar(this, draft.pattern);
     settleColour(this, stretch, draft);
     stretch.take(BUT);
@@ -180,8 +180,14 @@ function askOne(stretch: Stretch, line: ReadLine, eachAt: number): void {
 }
 
 /** Each that the order has of that fly, where it has several. With several sizes it is not said how they go. */
-function inEachColour(s: ItemState, draft: Draft): void {
-  const { pattern, sizes, colours } = draft;
+function inEachColour(s: ItemState, draft: Draft, at: [number, number]): void {
+  const { pattern, sizes, colours, line } = draft;
+  const [only] = colours;
+  // “In each colour, the white ones first”: all of them, or that alone.
+  if (pattern && only && colours.length === 1 && pattern.variants.length > 1 && (sizes?.sizes.length ?? 0) < 2)
+    ask(line, "variant", at, { code: "WHICH_COLOUR", details: { pattern: pattern.name } }, [
+      { label: `${only.name} only`, text: only.name },
+    ]);
   if (!pattern || colours.length > 0 || (sizes?.sizes.length ?? 0) > 1) return;
   const known = coloursSoFar(s, pattern);
   draft.colours = known.length > 1 ? known : pattern.variants;

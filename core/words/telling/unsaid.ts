@@ -58,6 +58,7 @@ const isPieceAlone = ({ verb, kind, description, said }: Told): boolean =>
 const isRibLater = ({ bench }: Reading, told: Told): boolean =>
   told.kind === "wind" &&
   told.verb === undefined &&
+  told.role === undefined &&
   ribs.has(formTold(told)) &&
   Object.keys(told.said).length === 0 &&
   bench.toldLater().some((t) => t.role === "rib" && t.kind === "wind" && t.description === undefined);

@@ -142,7 +142,8 @@ const fibresAlone = new RegExp(
 const tiedOffAt =
   /(?<=^\W*(?:body|abdomen|underbody|rib)\b.*\bturns,?\s+)(?:and\s+)?tied\s+off\s+(?=(?:just\s+)?(?:at|behind|in\s+front\s+of)\s+the\s+(?:hook\s+)?(?:eyes?|bead|head|hackle|wing|thorax)\b)/giu;
 /** “Flat pearl, fine”: of tinsel. */
-const flatOf = /(?<=\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
+const flatOf =
+  /(?<=^\W*(?:rib|tag|body)\b.*\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
 
 /** “Olive hairs”, “bucktail hairs”: the colour is that of the first alone. */
 function stuffOf(pieces: string): string {
