@@ -60,8 +60,7 @@ const ledToSeason = remembered(
 );
 
 /** A name of one or two words ahead of the customer's. */
-const WRITES_FOR =
-  /^\s*(?:\p{Lu}[\p{L}.'-]*\s+){1,2}(?:\(([^()]{3,60})\)|(?:at|from|bei)\s+(.{3,60}?))[.!]?\s*$/u;
+const WRITES_FOR = /^\s*(?:\p{Lu}[\p{L}.'-]*\s+){1,2}(?:\(([^()]{3,60})\)|(?:at|from|bei)\s+(.{3,60}?))[.!]?\s*$/u;
 
 /** What holds for the whole order: whom it is for, and the day it is promised for. */
 export class Heading {

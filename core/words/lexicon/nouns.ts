@@ -290,6 +290,7 @@ const nouns: [string, NounForm][] = [
     ),
     { form: "hair" },
   ],
+  ["synthetics?(?=\\s*(?:[,.;)]|$|\\d))", { form: "dubbing" }],
   ["(?:dubbing\\s+)?blends?|mix(?:ture)?(?!\\s+(?:your|the|up|together)\\b)", { form: "dubbing" }],
   [
     anyOf(

@@ -3,6 +3,8 @@ import { anyOf, match } from "../parse";
 /** Words that carry nothing by themselves. */
 export const FILLER = anyOf(
   "an?\\s+(?:(?:short|small|little)\\s+)*stubs?\\s+of",
+  "(?:taken\\s+)?from\\s+(?:the\\s+)?(?:inside|outside|edge|front|leading\\s+edge)\\s+of\\s+(?:the|a)\\s+wing(?=\\s*(?:[,.;]|$))",
+  "under\\s+the\\s+chin",
   "(?:and\\s+)?(?:it|they)\\s+hangs?(?:\\s+(?:down|back|there))?(?:\\s+(?:at|off|over)\\s+the\\s+(?:back|rear|bend))?(?:\\s+for\\s+(?:now|the\\s+(?:moment|time\\s+being)))?",
   "(?:the\\s+)?underside(?=\\s+with\\s+(?:\\d|an?|one|two|three)\\b)",
   "(?:wound\\s+)?(?:in\\s+)?(?:dry|wet)[\\s-]fly\\s+(?:style|fashion)",

@@ -121,6 +121,18 @@ const threadBeside =
 /** “A strip tied in behind the head and bound down at the bend”: it goes from the one to the other. */
 const stripBound =
   /(?<=\bstrip\b[^.;]*\btied\s+in\s+(?:just\s+)?behind\s+the\s+(?:head|(?:hook\s+)?eyes?|bead|cone|dumb-?bells?))(?=,?\s+(?:and\s+|then\s+)+(?:bound|tied|lashed|secured)\s+down\s+(?:again\s+)?at\s+the\s+(?:bend|back|rear|tail))/giu;
+/** “Tag: oval silver, then red wool butt”: a part of its own. */
+const thenPart = /,?\s+then\s+(?:an?\s+)?((\p{L}+)\s+(?:\p{L}+\s+){1,2}?)(butt|tag|collar)(?=\s*(?:[.,;]|$))/giu;
+/** “Tie in a hackle behind the wing, two turns behind and three in front” */
+const turnsAround = new RegExp(
+  `(?<=\\btie\\s+in\\b[^.;]*\\bhackles?\\b[^.;]*),\\s+(?=(?:\\d+|${NUMBER_WORD})\\s+turns?\\s+behind\\s+(?:the\\s+\\p{L}+\\s+|it\\s+)?and\\s)`,
+  "giu",
+);
+/** “Finish with four whip turns” */
+const whipTurns = new RegExp(`(\\d+|${NUMBER_WORD})\\s+whip\\s+turns(?!\\p{L})`, "giu");
+/** “Black marabou, plume, twice the body”: of what comes in plumes one is taken. */
+const bareFeather =
+  /(?<=\b(?:marabou|cdc|ostrich|hackle|flank|coot|hen|cock),\s)(?=(?:plume|feather|puff)\s*(?:[,.;]|$))/giu;
 /** “Two whip finishes of four turns each” */
 const whipsOf = /\b(two|three|2|3)\s+whip\s+finish(?:es)?\s+of\s+(\d+|\p{L}+)\s+turns?(?:\s+each)?/giu;
 /** “Hd - 4 t whip”, “1.5 t, tip in”: turns by their letter. */
@@ -162,7 +174,7 @@ const sharesOfBody = new RegExp(
 
 /** A line with none of these is spelt out. */
 export const mayLeaveOut = new RegExp(
-  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\bprep\\s|\\bno,?\\sput\\s|^\\W*\\p{L}+\\sin\\s|\\bdubbed\\s|\\d\\/0|\\bflat\\s+pearl|\\bthere,?\\s+\\p{L}+\\s+(?:in|on|down)\\b|\\breverse\\s|\\bchain\\b|\\stied\\s+off\\s|\\bwhip|\\d\\s?t\\b|\\sof\\s+the\\s+hook|\\bstrip\\b|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|(?:quill|biot)s?\\s|\\d\\sof\\s|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
+  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\bprep\\s|\\bno,?\\sput\\s|^\\W*\\p{L}+\\sin\\s|\\bdubbed\\s|\\d\\/0|\\bflat\\s+pearl|\\bthere,?\\s+\\p{L}+\\s+(?:in|on|down)\\b|\\breverse\\s|\\bchain\\b|\\stied\\s+off\\s|\\bwhip|\\sthen\\s|\\sturns?\\s+behind\\s|,\\s(?:plume|feather|puff)\\b|\\d\\s?t\\b|\\sof\\s+the\\s+hook|\\bstrip\\b|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|(?:quill|biot)s?\\s|\\d\\sof\\s|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
   "iu",
 );
 
@@ -241,6 +253,13 @@ export const leftOut: readonly Rule[] = [
       isColour((m[1] ?? m[2] ?? "").toLowerCase()) ? [{ at: m.index + m[0].length, instead: 0, put: " thread" }] : [],
   },
   { written: stripBound, as: (m) => [{ at: m.index, instead: 0, put: ", pulled back" }] },
+  {
+    written: thenPart,
+    as: (m) => (isColour((m[2] ?? "").toLowerCase()) ? inPlace(m, `; ${m[3] ?? ""}: ${(m[1] ?? "").trim()}`) : []),
+  },
+  { written: turnsAround, as: (m) => inPlace(m, "; wind it ") },
+  { written: whipTurns, as: (m) => inPlace(m, `${m[1] ?? ""} turns of whip`) },
+  { written: bareFeather, as: (m) => [{ at: m.index, instead: 0, put: "one " }] },
   { written: whipsOf, as: (m) => inPlace(m, `whip finish ${m[2] ?? ""} turns, ${m[1] ?? ""} times`) },
   { written: turnsByLetter, as: (m) => inPlace(m, " turns") },
   { written: ofTheHooks, as: (m) => inPlace(m, "") },

@@ -33,7 +33,15 @@ describe("speltOut", () => {
     ["Body: cream chenille, 12 turns, tied off at the eye", "Body: cream chenille, 12 turns, to at the eye"],
     ["4 t whip", "4 turns whip"],
     ["two whip finishes of four turns each", "whip finish four turns, two times"],
+    ["Finish with four whip turns", "Finish with four turns of whip"],
+    ["Tail: black marabou, plume, twice the body", "Tail: black marabou, one plume, twice the body"],
+    ["Tag: 3 turns oval silver, then red wool butt", "Tag: 3 turns oval silver; butt: red wool"],
+    [
+      "Tie in a cree hackle behind the wing, two turns behind and three in front",
+      "Tie in a cree hackle behind the wing; wind it two turns behind and three in front",
+    ],
     // What something is of, and not where.
+    ["Varnish, then wind the collar", "Varnish, then wind the collar"],
     ["Body in two halves", "Body in two halves"],
     ["Thread: black, 6/0", "Thread: black, 6/0"],
     [
