@@ -415,13 +415,17 @@ function settleAttitude(said: Said, kind: Kind, role: Role | undefined): string[
 /** What is usual on this family of hooks, for a new step that says no length of its own. */
 /** With more turns it is no soft collar, whatever it is called. */
 const MOST_SOFT_TURNS = 3;
+const spunParts = new Set<Role>(["body", "thorax", "collar"]);
+/** Hair that flares round the shank before it is trimmed. */
+const SPUN_HAIR: LengthRule = { of: "gape", times: 1.5 };
 function settleLengths(
   said: Said,
   kind: Kind,
   { role, form, family, isSoft }: StepContext & { role: Role; family: string },
 ): string[] {
   const usual = proportionsOfFamily(family);
-  const length: LengthRule | undefined = usual.shown[role];
+  const isSpun = form === "hair" && (role === "head" || (spunParts.has(role) && said.stance === "full round"));
+  const length: LengthRule | undefined = isSpun ? SPUN_HAIR : usual.shown[role];
   const isOpen =
     said.shown === undefined &&
     said.hanging === undefined &&

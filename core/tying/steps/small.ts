@@ -9,12 +9,22 @@ export function runThread(vise: Vise, step: TyingStep & { do: "thread" }): StepR
   return { id: step.id, name: step.name, do: "thread", from: 0, to: 0 };
 }
 
-/** Drops at a place, or coats brushed along a stretch: a film round all that lies there. */
+const EDGE = 1e-9;
+/**
+ * Drops at a place, or coats brushed along a stretch: a film round all that lies there. Along a part that is tied in at
+ * one spot, such as eyes of foam, each coat is a drop on it.
+ */
 export function runGlue(vise: Vise, step: TyingStep & { do: "glue" }): StepResult {
-  if (step.along) {
-    const zone = vise.zone(step.along.from, step.along.to);
+  const { along } = step;
+  const isSpot = along !== undefined && Math.abs(vise.at(along.from) - vise.at(along.to)) < EDGE;
+  if (along && isSpot) {
+    const at = vise.spot(along.from);
+    return { id: step.id, name: step.name, do: "glue", from: at, to: at, volume: along.coats * DROP };
+  }
+  if (along) {
+    const zone = vise.zone(along.from, along.to);
     const full = meanDiameter(vise.profile, zone.from, zone.to);
-    const volume = brushedVolume(step.liquid ?? "lacquer", full, zone.to - zone.from, step.along.coats);
+    const volume = brushedVolume(step.liquid ?? "lacquer", full, zone.to - zone.from, along.coats);
     return { id: step.id, name: step.name, do: "glue", from: zone.from, to: zone.to, volume };
   }
   const at = vise.spot(step.at);

@@ -24,3 +24,19 @@ describe("where the finishing knot lies", () => {
     expect(codeOf(() => knot({ ...over, plus: { of: "eye", times: -1 } }, over))).toBe("ZONE_EMPTY");
   });
 });
+
+describe("coats along a stretch of no length", () => {
+  const glue = (from: Place, to: Place, coats: number) =>
+    tieFly(hook, { denier: 70, fibre: "polyester" }, [
+      { id: "g", name: "coat", do: "glue", at: from, drops: 1, liquid: "glue", along: { from, to, coats } },
+    ]).steps[0];
+
+  test("are drops at that spot", () => {
+    const at = { eyeLengths: 1 };
+    expect(glue(at, at, 1)).toMatchObject({ from: hook.eye, to: hook.eye });
+    expect(glue(at, at, 2)?.volume).toBeCloseTo(2 * (glue(at, at, 1)?.volume ?? NaN), 9);
+  });
+
+  test("and a film where there is a stretch", () =>
+    expect(glue({ eyeLengths: 1 }, { eyeLengths: 3 }, 1)).toMatchObject({ from: hook.eye, to: 3 * hook.eye }));
+});
