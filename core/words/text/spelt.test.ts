@@ -68,4 +68,14 @@ describe("speltOut", () => {
     expect(typed.slice(typedAt(and), typedAt(and + "and".length))).toBe("&");
     expect(typedAt(text.length)).toBe(typed.length);
   });
+
+  test("also where words are left out of what is read", () => {
+    const typed = "5 turns at the bead - no, put that at the tail";
+    const { text, typedAt } = speltOut(typed);
+    for (const word of ["5 turns", "no,", "tail"]) {
+      const at = text.indexOf(word);
+      expect(typed.slice(typedAt(at), typedAt(at + word.length)), word).toBe(word);
+    }
+    expect(typedAt(text.length)).toBe(typed.length);
+  });
 });

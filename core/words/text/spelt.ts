@@ -1,4 +1,5 @@
-import { leftOut, mayLeaveOut } from "./leftOut";
+import { leftOut, mayLeaveOut, type Rule } from "./leftOut";
+import { mayBeOtherWords, otherWords } from "./otherWords";
 import type { Put } from "./stuffAsPart";
 
 /** A line as it is read, and where each place of it stands in the line as it was typed. */
@@ -10,8 +11,10 @@ export interface Spelt {
 
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
 export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
-  if (more.length === 0 && !mayLeaveOut.test(typed)) return { text: typed, typedAt: (at) => at };
-  const found = leftOut.flatMap(({ written, as }) => [...typed.matchAll(written)].flatMap((m) => as(m, typed)));
+  const found = [
+    ...(mayLeaveOut.test(typed) || more.length > 0 ? putsOf(leftOut, typed) : []),
+    ...(mayBeOtherWords.test(typed) ? putsOf(otherWords, typed) : []),
+  ];
   const puts = [...more, ...found].sort((a, b) => a.at - b.at);
   if (puts.length === 0) return { text: typed, typedAt: (at) => at };
   let text = "";
@@ -25,10 +28,13 @@ export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
     if (at < done) continue;
     text += typed.slice(done, at) + put;
     copyTo(at);
-    from.push(at, ...Array.from({ length: put.length - 1 }, () => at + instead));
+    if (put !== "") from.push(at, ...Array.from({ length: put.length - 1 }, () => at + instead));
     done = at + instead;
   }
   text += typed.slice(done);
   copyTo(typed.length);
   return { text, typedAt: (at) => from[at] ?? typed.length };
 }
+
+const putsOf = (rules: readonly Rule[], typed: string): Put[] =>
+  rules.flatMap(({ written, as }) => [...typed.matchAll(written)].flatMap((m) => as(m, typed)));
