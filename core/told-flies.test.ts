@@ -89,7 +89,6 @@ describe("flies as tiers tell them", () => {
         "1253-heather-bank: LENGTH_RULE_UNRESOLVED",
         "1256-evening-loaf: LENGTH_RULE_UNRESOLVED",
         "1258-big-ferry-baitfish: FIBRE_TOO_SHORT",
-        "1260-reservoir-foam-eye: ZONE_EMPTY",
         "128-lock-keeper: SPOT_UNDER_BEAD",
         "134-barge-leech: MATERIAL_UNKNOWN",
         "138-chapel-pike: HOOK_SIZE_TOO_FAR",

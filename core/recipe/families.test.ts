@@ -6,7 +6,7 @@ const families = ["dry", "wet", "nymph", "pupa", "streamer", "low-water", "doubl
 describe("usual lengths of a family of hooks", () => {
   test.each(families)("%s: no part that stands off the fly is without one", (family) => {
     const { shown } = proportionsOfFamily(family);
-    for (const role of ["tail", "wing", "underwing", "topping", "flash", "throat", "legs"] as const)
+    for (const role of ["tail", "wing", "underwing", "topping", "flash", "throat", "legs", "cheeks"] as const)
       expect(shown[role], role).toBeDefined();
   });
 
@@ -14,10 +14,5 @@ describe("usual lengths of a family of hooks", () => {
     const { shown } = proportionsOfFamily("streamer");
     expect(shown.underwing).toEqual(shown.wing);
     expect(proportionsOfFamily("dry").shown.flash).toEqual(proportionsOfFamily("dry").shown.wing);
-  });
-
-  test("cheeks of a pupa are pulled over, and as long as they have to be", () => {
-    expect(proportionsOfFamily("pupa").shown.cheeks).toBeUndefined();
-    expect(proportionsOfFamily("streamer").shown.cheeks).toBeDefined();
   });
 });

@@ -71,15 +71,13 @@ const families: Record<string, FamilyProportions> = {
 
 /** On every hook, where its family says nothing else: no part that stands off the fly is without a length. */
 const onAnyHook = { wing: of("shank", 1), throat: of("gape", 0.9), legs: of("gape", 1), cheeks: of("shank", 0.35) };
-/** What goes with a wing is as long as one; cheeks of a pupa are pulled over, and are as long as they have to be. */
-function complete(own: FamilyProportions, family: string): FamilyProportions {
-  const { cheeks, ...others } = onAnyHook;
-  const wing = own.shown.wing ?? others.wing;
-  const shown = { ...others, underwing: wing, topping: wing, flash: wing, ...own.shown };
-  return { ...own, shown: family === "pupa" ? shown : { cheeks, ...shown } };
+/** What goes with a wing is as long as one. */
+function complete(own: FamilyProportions): FamilyProportions {
+  const wing = own.shown.wing ?? onAnyHook.wing;
+  return { ...own, shown: { ...onAnyHook, underwing: wing, topping: wing, flash: wing, ...own.shown } };
 }
-const completed = new Map(Object.entries(families).map(([family, own]) => [family, complete(own, family)]));
-const wetCompleted = complete(wet, "wet");
+const completed = new Map(Object.entries(families).map(([family, own]) => [family, complete(own)]));
+const wetCompleted = complete(wet);
 
 /** The usual proportions of a family of hooks; those of a wet hook where it has none of its own. */
 export const proportionsOfFamily = (family: string): FamilyProportions => completed.get(family) ?? wetCompleted;

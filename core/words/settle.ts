@@ -425,7 +425,9 @@ function settleLengths(
 ): string[] {
   const usual = proportionsOfFamily(family);
   const isSpun = form === "hair" && (role === "head" || (spunParts.has(role) && said.stance === "full round"));
-  const length: LengthRule | undefined = isSpun ? SPUN_HAIR : usual.shown[role];
+  // Cheeks that are no whole feathers may be pulled over, and are as long as they have to be.
+  const isPulled = role === "cheeks" && form !== "hackle";
+  const length: LengthRule | undefined = isSpun ? SPUN_HAIR : isPulled ? undefined : usual.shown[role];
   const isOpen =
     said.shown === undefined &&
     said.hanging === undefined &&

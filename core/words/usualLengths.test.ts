@@ -14,4 +14,9 @@ describe("a part that is told without its length", () => {
     expect(stepsByPart(`${dry}Head: spin deer hair, 3 mm`).at(-1)).toMatch(/= 1.5 × the gape/);
     expect(stepsByPart(`${dry}Collar: bucktail, 3 mm clump`).at(-1)).not.toMatch(/1.5 × the gape/);
   });
+
+  test("cheeks that are pulled over are as long as they have to be", () => {
+    expect(stepsByPart(`${dry}Cheeks: orange goose biots, one each side`).at(-1)).not.toMatch(/shank/);
+    expect(stepsByPart(`${dry}Cheeks: partridge breast feather, one a side`).at(-1)).toMatch(/= 0.35 × the shank/);
+  });
 });
