@@ -64,6 +64,11 @@ export class Vise {
     return placeAt(place, this.hook, this.beadMm);
   }
 
+  /** Whether two places are one. */
+  isOneSpot(one: Place, other: Place): boolean {
+    return Math.abs(this.at(one) - this.at(other)) < EDGE;
+  }
+
   /** A place on the shank that can be wound at. @throws DomainError SPOT_UNDER_BEAD, SPOT_OFF_PROFILE */
   spot(place: Place): number {
     return spotOf(this.at(place), this.hook, this.beadMm);

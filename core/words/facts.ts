@@ -365,8 +365,7 @@ function isAheadOfHook(r: Reading, i: number): boolean {
 /** “Number 9 Pupa” above a line about a hook with its size: the number is that of the pattern. */
 function isNumberedName(r: Reading, i: number): boolean {
   const first = r.lines.findIndex((t) => t.trim() !== "");
-  const next = r.plain.find((t, n) => n > i && t.trim() !== "");
-  return i === first && numberedName.test(lineOf(r, i).text) && /\bhook\b/.test(next ?? "") && /\d/.test(next ?? "");
+  return i === first && numberedName.test(lineOf(r, i).text) && isBeforeHook(r, i);
 }
 const numberedName =
   /^\s*(?:(?:\p{Lu}[\p{L}'-]+|of|the)\s+)*(?:Number|No\.?|Nr\.?)\s*\d{1,3}(?:\s+\p{Lu}[\p{L}'-]+)*\s*$/u;

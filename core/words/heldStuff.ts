@@ -59,11 +59,10 @@ const colouredThread =
 /** “Tied off with red thread”: the colour of a thread that somebody has to take. */
 const threadSaid = (line: RecipeLine): KnownWords<string>[] =>
   knownWords(line, colouredThread, ([, word = ""]) => (isColour(word.toLowerCase()) ? word.toLowerCase() : undefined));
-/** Whether any thread of the recipe has that colour, or something else is of it. */
+/** Whether any thread of the recipe has that colour. */
 const isOfThread = (colour: string, bench: Bench): boolean =>
   bench.components.some((c) => {
-    const code = c.material[0]?.value ?? "";
-    const of = bench.materials.get(code) ?? bench.newMaterials.find((m) => m.code === code);
+    const of = bench.materialOf(c);
     return of?.form === "thread" && of.name.toLowerCase().includes(colour);
   });
 

@@ -9,15 +9,13 @@ export function runThread(vise: Vise, step: TyingStep & { do: "thread" }): StepR
   return { id: step.id, name: step.name, do: "thread", from: 0, to: 0 };
 }
 
-const EDGE = 1e-9;
 /**
  * Drops at a place, or coats brushed along a stretch: a film round all that lies there. Along a part that is tied in at
  * one spot, such as eyes of foam, each coat is a drop on it.
  */
 export function runGlue(vise: Vise, step: TyingStep & { do: "glue" }): StepResult {
   const { along } = step;
-  const isSpot = along !== undefined && Math.abs(vise.at(along.from) - vise.at(along.to)) < EDGE;
-  if (along && isSpot) {
+  if (along && vise.isOneSpot(along.from, along.to)) {
     const at = vise.spot(along.from);
     return { id: step.id, name: step.name, do: "glue", from: at, to: at, volume: along.coats * DROP };
   }

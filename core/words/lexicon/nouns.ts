@@ -101,7 +101,7 @@ const nouns: [string, NounForm][] = [
   ],
   ["(?:tying\\s+)?threads?|(?:tying\\s+)?silk|gel[-\\s]?spun(?:\\s+\\d{2,3})?(?:\\s+thread)?", { form: "thread" }],
   [
-    "(?:(?:pearl|braided|woven)\\s+)*(?<!\\bends?\\s+of\\s+(?:the\\s+)?)(?:tubing|piping|(?<=\\b(?:mesh|mylar|pearl|braid|braided|woven|metal)\\s+)tubes?)",
+    "(?:(?:pearl|braided|woven)\\s+)*(?<!\\bends?\\s+of\\s+(?:the\\s+)?)(?:tubing|piping|(?<=\\b(?:mesh|pearl|braid|braided|woven|metal)\\s+)tubes?)",
     { form: "tinsel", role: "body", part: "body" },
   ],
   [
