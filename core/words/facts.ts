@@ -28,7 +28,7 @@ const hookSentences = [
   // “I tie this wet on a 12.”
   /(?<=^\s*|[.;]\s+)(?:i|we)\s+(?:usually\s+|mostly\s+)?(?:tie|dress)\s+(?:this|these)\s+(?:little\s+)?(?:wet|dry|nymph|streamer|spider|emerger)(?:\s+(?:fly|one))?\s+on\s+an?\s+(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,](?!\d)|$))/,
   // “Put a curved 12 in the vise.”
-  /(?<=^\s*|[.;]\s+)(?:i\s+)?(?:put|set|clamp|mount|fix|secure|place|start\s+with|take)\s+an?\s+(?:[a-z-]+\s+){0,4}(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?=\s+in(?:to)?\s+(?:the|your)\s+vi[sc]e\b)/,
+  /(?<=^\s*|[.;]\s+)(?:i\s+)?(?:put|set|clamp|mount|fix|secure|place|start\s+with|take)\s+an?\s+(?:[a-z-]+\s+){0,4}(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?(?:\s+(?!mm\b)[a-z-]+){0,3}(?=\s+in(?:to)?\s+(?:the|your)\s+vi[sc]e\b)/,
   // “Take a No. 12 wet fly hook.”
   new RegExp(
     `(?<=^\\s*|[.;]\\s+)(?:i\\s+|first\\s+|we\\s+)?(?:take|choose|select|use|start\\s+with|begin\\s+with)\\s+an?\\s+(?:[a-z-]+\\s+){0,4}(?:#|sizes?\\s+|no\\.?\\s*)?\\d{1,2}(?:\\/0)?\\s+(?:[\\w-]+\\s+){0,4}?hook(?=\\s*(?:[.;]|$))`,
@@ -93,7 +93,7 @@ const byTheHook =
   /(?:times|half|twice|thirds?|quarters?|as\s+long\s+as|lengths?\s+of|(?:longer|shorter)\s+than|equal(?:s|ling)?(?:\s+to)?|=|than|past|over|on\s+top\s+of|(?:end|rear|back|bend|front|top|side|underside)\s+of)\s+(?:of\s+)?(?:the\s+)?(?:whole\s+|entire\s+)?hooks?\b|\bhook(?:'s)?\s*-?(?:lengths?|shank|points?|eyes?|bend|gape)\b/g;
 
 const sizeAndKind =
-  /^\s*(?:(?:so|ok|okay|right|well|now),?\s+)?(?:(?:it's|it\s+is|this\s+is|this\s+one\s+is|i\s+(?:use|tie\s+(?:it|this(?:\s+one)?)\s+on)|on|use)\s+)?(?:an?\s+)?(?:(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)?|\d{1,2}(?:\/0)?\s*(?:-|to|or)\s*\d{1,2}(?:\/0)?)[\s,]+(?:(?:[1-6]x\s*\w*|standard|long|short|heavy|light|barbless)\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)(?:\s+(?:fly|hook|one))*\s*(?:[.,;]|$)|^\s*(?:in\s+)?sizes?\s*\d{1,2}(?:\/0)?(?:(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)+\s*(?:[.;]|$)|\s*[,.;])/;
+  /^\s*(?:(?:so|ok|okay|right|well|now|today|here),?\s+)?(?:(?:it's|it\s+is|this\s+is|this\s+one\s+is|i\s+(?:use|tie\s+(?:it|this(?:\s+one)?)\s+on)|on|use)\s+)?(?:an?\s+)?(?:(?:sizes?|#|no\.?)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)?|\d{1,2}(?:\/0)?\s*(?:-|to|or)\s*\d{1,2}(?:\/0)?)[\s,]+(?:(?:[1-6]x\s*\w*|standard|long|short|heavy|light|barbless)\s+)?(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)(?:\s+(?:fly|hook|one))*\s*(?:[.,;]|$)|^\s*(?:in\s+)?sizes?\s*\d{1,2}(?:\/0)?(?:(?:\s*(?:-|to|or|and)\s*\d{1,2}(?:\/0)?)+\s*(?:[.;]|$)|\s*[,.;])/;
 
 /** All that a line about the hook alone may say. */
 const hookWords =
@@ -157,6 +157,14 @@ const kindAhead = /^(\s*(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|doub
 
 const firstOf = (text: string, at: RegExp): string => text.split(at, 1)[0] ?? "";
 
+const A_FLY =
+  "fl(?:y|ies)|pattern|sedge|spider|soft[\\s-]hackle|nymph|midge|emerger|parachute|streamer|palmer|sculpin|leech|minnow|baitfish|shrimp|scud|caddis|pupa|larva|dun|spinner|hopper|beetle|ant|wet|dry|buzzer|lure|bug|worm|hair-?wing|popper|stone(?:fly)?|mayfly|damsel";
+const SOME_SIZES = "\\d{1,2}(?:\\/0)?(?:\\s*(?:,|-|\\/|to|and|or|&|up\\s+to|down\\s+to)\\s*#?\\d{1,2}(?:\\/0)?)*";
+/** “This is a soft hackle for size 14 and 16.”, “A parachute on a light 16.”: a kind of fly, and its sizes. */
+const flyAndSizes = new RegExp(
+  `^\\s*(?:(?:this(?:\\s+one)?|it|here)(?:'s|\\s+is)\\s+)?(?:(?:an?|the|my|our)\\s+)?(?:(?!for\\b|on\\b)[a-z'-]+\\s+){0,4}?(?:${A_FLY})s?,?\\s+(?:(?:(?:for|in)\\s+)?(?:sizes?\\s*|#|no\\.?\\s*)${SOME_SIZES}|on\\s+an?\\s+(?:[a-z-]+\\s+){0,2}(?:size\\s+|#)?\\d{1,2}(?:\\/0)?)(?:\\s+hooks?)?\\s*\\.?\\s*$`,
+);
+
 /** The name of a fly with its sizes and hook, as one sentence. */
 const sentenceOfHook =
   /^\s*[\p{L}' -]{3,30},\s*(?:sizes?|#|no\.?)\s*\d(?:(?!\b(?:thread|silk|fibres?|turns?|strands?|dubbing|tail|wing)\b)[^.;])*\bhooks?(?=\s*(?:[.;]|$))/u;
@@ -176,6 +184,8 @@ function isHookTold(r: Reading, i: number): boolean {
     isHookSentence(r, text)
   )
     return true;
+  const isFirst = r.lines.findIndex((l) => l.trim() !== "") === i;
+  if (!isFirst && flyAndSizes.test(text) && r.heads[i]?.isListed !== true && !verbAt(text, 0)) return true;
   // “Scud, #14 or #16 - 2x heavy grub hook. Thread tan.”
   const first = sentenceOfHook.exec(text)?.[0];
   if (first !== undefined && !verbAt(first, 0) && readHook(first, r.context.hooks).sizes) return true;
@@ -559,6 +569,19 @@ const threadAhead =
   /^(?:(?:[a-z]+\s+){1,2}(?:\d{1,2}\/0|\d{2,3}\s*den(?:ier)?)|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+|(?!turns\b|size\b)[a-z]+\s+(?:50|70|100|140|210)|(?:[5-9]\d|[12]\d\d)\s+(?!degrees?\b)[a-z]+(?:\s+(?:thread|silk))?)\s*(?:[.;,]|$)/;
 const linkBehind = /(?:[,;.]|\s(?:and|with|plus|&|\+|\/))(?:\s+an?)?\s*$/;
 
+const WHICH_SIZES = "In which sizes is it tied?";
+const WHICH_HOOK = "Which hook of the room is it?";
+/** Once all lines are read for facts: what one of them tells is asked at no other. */
+export function askHookOnce(r: Reading): void {
+  const { sizes, hookModel } = r.bench.facts;
+  const isTold = ({ sentence }: { sentence: string }): boolean =>
+    (sentence === WHICH_SIZES && sizes?.from !== undefined) || (sentence === WHICH_HOOK && hookModel !== undefined);
+  r.lines.forEach((_, i) => {
+    const line = lineOf(r, i);
+    line.asks = line.asks.filter((ask) => !isTold(ask));
+  });
+}
+
 function readHookWords(r: Reading, i: number): void {
   const line = lineOf(r, i);
   line.kind = "fact";
@@ -569,8 +592,7 @@ function readHookWords(r: Reading, i: number): void {
   const behind = (r.plain[i] ?? "").replace(linkBehind, "").length;
   line.marks.push({ at: [0, (r.plain[i] ?? "").length], kind: "known" });
   if (said.sizes) keepSizes(r, i, said.sizes, begin, behind);
-  else if (!r.bench.facts.sizes?.from)
-    line.asks.push({ at: [behind, behind], sentence: "In which sizes is it tied?", answers: [] });
+  else if (!r.bench.facts.sizes?.from) line.asks.push({ at: [behind, behind], sentence: WHICH_SIZES, answers: [] });
   if (said.model) {
     r.bench.facts.hookModel = said.model.id;
     line.assumed.push(said.model.name);
@@ -580,7 +602,7 @@ function readHookWords(r: Reading, i: number): void {
     const all = [...r.context.hooks];
     line.asks.push({
       at: [behind, behind],
-      sentence: "Which hook of the room is it?",
+      sentence: WHICH_HOOK,
       answers: all.slice(0, 8).map((h) => ({ label: h.name, text: ` (${h.name})` })),
     });
   }

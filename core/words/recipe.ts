@@ -14,7 +14,7 @@ import { indexOf, scanned } from "./scanned";
 import { withoutNumbers, asList, withoutContractions, numberLength, isListInOne } from "./telling/spoken";
 import { inOwnMeasures } from "./ownMeasures";
 import { ribsOverAll, waitsToBeWound } from "./verbs";
-import { readFacts } from "./facts";
+import { askHookOnce, readFacts } from "./facts";
 import { readStuffLists } from "./stuffLists";
 import { takeSecondThread, declareThread, changeAtLast } from "./telling/threads";
 import { askLostCounts } from "./heldCounts";
@@ -125,6 +125,7 @@ class RecipeReader implements Reading {
     readStuffLists(this);
     // Facts first: sizes and the hook hold for every line, wherever they stand.
     this.lines.forEach((_, i) => readFacts(this, i));
+    askHookOnce(this);
     this.lines.forEach((_, i) => takeSecondThread(this, i));
     this.lines.forEach((_, i) => declareThread(this, i));
     this.lines.forEach((_, i) => this.readLine(i));

@@ -128,14 +128,16 @@ export type Said = Partial<
     sameTurns?: boolean;
     /** Of a hackle: for a hook so many sizes larger, or smaller where it is negative. */
     barbSteps?: number;
+    /** Of dubbing: in so many turns, which say how far it goes where only the place is said at which it lies. */
+    dubbedTurns?: number;
     /** So many times as full as the body. */
     ofBody?: number;
     /** So many times as full as the bead is thick. */
     asBead?: number;
     /** Of feathers or their tips, without how many: there are several. */
     isSeveral?: true;
-    /** Slid over the shank and bound at its ends: it is not wound. */
-    isSlid?: true;
+    /** Slid over the shank, or laid along it, and bound where it ends: it is not wound. */
+    liesAlong?: true;
     /** The wraps are those of every tie-in. */
     everyTieIn?: boolean;
     /** The knot is left bare on purpose. */

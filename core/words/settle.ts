@@ -334,6 +334,8 @@ function settleDressed(said: Said, { role, hangs, hasBead }: StepContext): strin
     const front: Place = { ...spot, plus: { of: "gape", times: -BALL_GAPES } };
     return told(set(said, front, spot), said);
   }
+  const few = there && role !== "head" ? turnsThere(said, there) : undefined;
+  if (few) return few;
   if (there) {
     // “just in front of the body”: from there to the front of the part's own zone.
     // What begins in front of a part goes on to the eye, wherever that part stands.
@@ -346,6 +348,24 @@ function settleDressed(said: Said, { role, hangs, hasBead }: StepContext): strin
   set(said, front, rear);
   return [`from ${sayPlace(front)} to ${sayPlace(rear)}`];
 }
+
+/** More turns than so many are a body, of which the place says where it begins. */
+const MOST_TURNS_THERE = 4;
+/** How much of the shank a turn of dubbed thread covers, mm: nominal; docs/arithmetic.md, "Dubbing". */
+const turnMm = { sparse: 0.7, medium: 1, full: 1.4 } as const;
+/** “Two turns of it behind the bead”: as far as so many turns go, behind the place or in front of it. */
+function turnsThere(said: Said, there: Place): string[] | undefined {
+  const turns = said.dubbedTurns ?? Infinity;
+  const isMiddle = "part" in there && there.end !== "front" && there.end !== "rear";
+  if (turns > MOST_TURNS_THERE || isMiddle || (there.plus && !("mm" in there.plus))) return undefined;
+  const isAhead = "part" in there ? there.end === "front" : alongShank(there) > MIDDLE;
+  const covers = Number((turns * turnMm[said.thickness ?? "medium"]).toFixed(2));
+  const before = there.plus && "mm" in there.plus ? there.plus.mm : 0;
+  const far: Place = { ...there, plus: { mm: before + (isAhead ? -covers : covers) } };
+  set(said, isAhead ? far : there, isAhead ? there : far);
+  return [`${turns} ${turns === 1 ? "turn" : "turns"} of it, about ${covers} mm`];
+}
+const MIDDLE = 0.5;
 
 const SHANK_END = 0.95;
 function settleLaid(said: Said, { role, form, hangs, hasBead }: StepContext): string[] {

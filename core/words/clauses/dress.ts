@@ -50,6 +50,8 @@ const shapes: [string, DubbedShape][] = [
       "(?:thin(?:ner|ly)?|slim(?:mer)?|sparse(?:r|ly)?)\\s+(?:at|to|towards?)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?(?:,?\\s+(?:and|then|but)\\s+(?:filling\\s+out|getting\\s+(?:fat|thick|full)(?:t?er)|building\\s+up)(?:\\s+(?:as\\s+(?:it|you)\\s+go(?:es)?|forwards?))?)?(?:,?\\s+(?:and\\s+|then\\s+)*(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax))?(?:,?\\s+(?:(?:and|then|getting|becoming|growing)\\s+)+(?:fat|thick|full)(?:t?er)(?:\\s+forwards?)?)?(?:,?\\s+(?:and\\s+|but\\s+)?(?:fat|thick|full)(?:t?er)\\s+in\\s+front)?",
       "(?:the\\s+)?(?:rear|back)\\s+(?:half|third|part)\\s+(?:thin|slim),?\\s+(?:and\\s+)?(?:then\\s+)?(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at|near|behind)\\s+the\\s+(?:bead|eye|front|head|thorax)",
       "(?:fat|thick|full)(?:t?er)?\\s+(?:to|towards?|at)\\s+the\\s+(?:bead|eye|front|head|thorax)",
+      "(?:from\\s+)?(?:very\\s+)?(?:thin|slim|sparse|fine|skinny)\\s+(?:at|by|near)\\s+the\\s+(?:tail|bend|rear|back)(?:\\s+end)?,?\\s+(?:(?:and|but|getting|growing|rising|swelling)\\s+)*to\\s+(?:about\\s+)?(?:twice|three\\s+times)\\s+(?:as\\s+(?:thick|fat|full)|that|the\\s+thickness)\\s+(?:at|by|near|behind|towards?)\\s+the\\s+(?:thorax|front|head|eye|bead)",
+      "(?:about\\s+)?(?:twice|three\\s+times)\\s+as\\s+(?:thick|fat|full)\\s+(?:(?:at|by|near|behind|towards?)\\s+the\\s+(?:thorax|front|head|eye|bead)|in\\s+front)(?:\\s+as\\s+(?:at|by)\\s+the\\s+(?:tail|bend|rear|back))?",
     ),
     "tapered",
   ],
@@ -521,7 +523,9 @@ export const dressClauses: Clause[] = [
         "(?:close\\s+|open\\s+|touching\\s+)?(?:turns?|wraps?)(?:'?\\s+worth)?(?:\\s+of(?:\\s+(?:the\\s+)?(?:dubbed\\s+)?(?:thread|silk)\\b)?)?",
       ),
     ),
-    () => undefined,
+    (s, [, { n }]) => {
+      s.dubbedTurns ??= n;
+    },
   ),
   clause("sparse", howThick, (s, t) => {
     if (s.thickness !== undefined) return false;

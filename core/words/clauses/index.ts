@@ -77,6 +77,9 @@ const onTop = /^\W*(?:(?:then|and|another)\s+)+(?:\d+|[a-z]+)\s+(?:more\s+)?(?:o
 
 /** What is bound down along the hook and not wound. */
 export const boundAlong = /\b(?:bound|tied|lashed|laid)\s+(?:down\s+)?(?:flat\s+)?along\b(?!.*\b(?:wound|wrapped)\b)/i;
+/** “Body: foam strip, tied down in four segments”: it lies along the shank, and is not wound. */
+export const isSegmented =
+  /^(?!.*\b(?:wound|wrapped|(?:fold|pull|bring)(?:s|ing)?\s+(?:it\s+|the\s+\w+\s+)?(?:forwards?|over|back))\b).*(?:\b(?:in|into|with|by)\s+(?:\d+|[a-z]+)\s+(?:thread\s+)?(?:segments|sections|humps|places|bands)\b|\bin(?:to)?\s+segments\b|\bsegmented\b)/i;
 const bands = new Set<MaterialForm>(["stretch body", "tinsel", "floss", "feather fibre", "herl"]);
 const leftHanging = /\b(?:left|let|leave|leaving)\s+(?:it\s+|them\s+|the\s+\w+\s+)?hang(?:ing)?\b(?!.*\bturns?\b)/i;
 
@@ -102,7 +105,7 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   // “8 strands of flash, spread all around” stand off the shank, also in a line about the body.
   if (form === "flash" && /\bstrands?\b/i.test(text) && !windWords.test(text)) return "lay";
   // “Body: tan foam, bound along the top in four segments”: what is bound down along the hook is not wound.
-  if (role === "body" && form === "stretch body" && boundAlong.test(text)) return "lay";
+  if (role === "body" && form === "stretch body" && (boundAlong.test(text) || isSegmented.test(text))) return "lay";
   // “Pearl mesh tubing over the shank, tied down at both ends”: it is slid on.
   if (form === "tinsel" && slidOver.test(text)) return "lay";
   // What is wound is only laid where it waits to be.

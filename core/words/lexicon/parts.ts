@@ -6,6 +6,7 @@ import type { Role } from "../../recipe";
  */
 const roleWords: Record<string, Role> = {
   hook: "hook",
+  hooks: "hook",
   hk: "hook",
   thr: "thread",
   thrd: "thread",
@@ -116,6 +117,7 @@ const roleWords: Record<string, Role> = {
   "wing loop": "wing",
   "wing stubs": "wing",
   "wing post": "wing",
+  "parachute post": "wing",
   "sight tab": "wing",
   mouth: "tail",
   "mouth parts": "tail",

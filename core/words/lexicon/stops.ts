@@ -2,7 +2,7 @@ import { anyOf, match } from "../parse";
 
 /** Words that carry nothing by themselves. */
 export const FILLER = anyOf(
-  "an?\\s+(?:(?:short|small|little)\\s+)*stubs?\\s+of",
+  "(?:an?\\s+)?(?:(?:short|small|little)\\s+)*stubs?\\s+of",
   "(?:taken\\s+)?from\\s+(?:the\\s+)?(?:inside|outside|edge|front|leading\\s+edge)\\s+of\\s+(?:the|a)\\s+wing(?=\\s*(?:[,.;]|$))",
   "under\\s+the\\s+chin",
   "(?:and\\s+)?(?:it|they)\\s+hangs?(?:\\s+(?:down|back|there))?(?:\\s+(?:at|off|over)\\s+the\\s+(?:back|rear|bend))?(?:\\s+for\\s+(?:now|the\\s+(?:moment|time\\s+being)))?",
@@ -235,6 +235,7 @@ export const FILLER = anyOf(
 
 /** Words that say in which manner; they are kept with the line as they stand, and change no quantity. */
 export const MANNER = anyOf(
+  "doubled(?=\\s+(?:[a-z]+\\s+)?(?:hackle|hen|cock|heron|saddle|feather)\\b)",
   "cut\\s+(?:to\\s+)?(?=\\d[\\d.,]*\\s*mm\\s+wide\\b)",
   "(?:and\\s+|then\\s+)?paint(?:\\s+on)?(?:\\s+(?:an?|the|two|some))?(?:\\s+(?:small|little|tiny|\\w+))?\\s+eyes?(?:\\s+on(?:\\s+(?:it|each\\s+side|both\\s+sides))?)?",
   "(?:an?\\s+)?(?:\\w+\\s+)?eyes?\\s+(?:with\\s+an?\\s+\\w+\\s+(?:pupil|cent(?:re|er)|dot)\\s+)?painted(?:\\s+on)?(?:\\s+(?:each|both|either)\\s+sides?)?",

@@ -8,7 +8,7 @@ import { stuffByHead, byColour, askMaterial } from "./stuff";
 import { objectOf, type Meant } from "../verbs/object";
 import { isToldLater, means } from "./toldLater";
 import { tellTieIn } from "../verbs/tieIn";
-import { boundAlong } from "../clauses";
+import { boundAlong, isSegmented } from "../clauses";
 import { isTiedInLine } from "../taken";
 import { tellAct } from "../verbs/act";
 import { formTold, type Told } from "../told";
@@ -20,6 +20,7 @@ import { listedCover } from "../verbs/takeOver";
 import { tellThread } from "../verbs/thread";
 import { windsOverWeight } from "../verbs/overWeight";
 import { isToldBySteps } from "./threads";
+import { USUAL_FRONT } from "../settle";
 
 /** A line of a list: what it names is tied in where its role has its place, unless a later line does that. */
 export function actListed(r: Reading, t: Telling, i: number): void {
@@ -129,8 +130,13 @@ export function tieListed(t: Telling, object: Meant): void {
       : listedCover(t, object, said);
   if (told.kind === "wind") return windNew(t, object, said);
   if (said.hanging && waitsToBeWound(role, object.form)) return tellTieIn(t);
-  const liesAlong = object.form === "stretch body" && boundAlong.test(t.text.slice(told.at, told.end));
-  if (waitsToBeWound(role, object.form) && role !== "rib" && !said.isSlid && !liesAlong)
+  const words = t.text.slice(told.at, told.end);
+  const liesAlong = object.form === "stretch body" && boundAlong.test(words);
+  if (object.form === "stretch body" && told.kind === "lay" && isSegmented.test(t.text.slice(told.at))) {
+    said.liesAlong = true;
+    if (said.from === undefined) said.laid ??= { from: { fraction: USUAL_FRONT }, to: { landmark: "bend" } };
+  }
+  if (waitsToBeWound(role, object.form) && role !== "rib" && !said.liesAlong && !liesAlong)
     return windNew(t, object, asWound(said));
   tellTieIn(t);
 }
@@ -148,7 +154,7 @@ function asSlid(t: Telling): Telling {
   const { from, to, shown, ...said } = t.told.said;
   const piece = said.pieceMm ?? (shown && "mm" in shown ? shown.mm : undefined);
   const zone = from && to ? { from, to } : { from: { eyeLengths: 1.5 }, to: { landmark: "bend" as const } };
-  const own: Told["said"] = { ...said, ...zone, ...(piece !== undefined && { pieceMm: piece }), isSlid: true };
+  const own: Told["said"] = { ...said, ...zone, ...(piece !== undefined && { pieceMm: piece }), liesAlong: true };
   return { ...t, told: { ...t.told, kind: "lay", said: own } };
 }
 

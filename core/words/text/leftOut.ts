@@ -4,6 +4,8 @@ import type { Put } from "./stuffAsPart";
 
 /** What is written short, or with words left out, and what stands there when it is spelt out. */
 export interface Rule {
+  /** In small letters: a line with none of these is not looked at, as most are not. */
+  has: readonly string[];
   written: RegExp;
   as: (found: RegExpExecArray, typed: string) => Put[];
 }
@@ -13,6 +15,11 @@ const PLACE =
 /** What goes on behind a place; anything else may be of what it is: “over lead wire”. */
 const GOES_ON =
   "(?=\\s*(?:[,.;:)!]|$)|\\s+(?:and|then|&|or|in|with|to|for|so|as|before|after|is|are|at|by|leaving|again|back|forwards?|up|down|on|over|from|until)\\b)";
+/** A word of each of the places above. */
+const places =
+  "bend eye shank hook point barb gape gap body abdomen thorax tail wing post bead cone hackle collar head weight lead throat butt tag middle base root".split(
+    " ",
+  );
 const withoutArticle = new RegExp(
   `(?<![\\w-])(?:(?:to|at|behind|past|beyond|over|round|around|under|into|from|against|front\\s+of|ahead\\s+of|towards?|below|above|near|through|along|across|up|down|before|back\\s+of|(?:long|high|tall|wide|thick)\\s+as|than)\\s(?=(?:${PLACE})${GOES_ON})|(?:end|base|root|foot|front|rear|back|middle|tip|top|sides?|thickness|length|height|width|half|third|thirds|quarter|quarters)\\s+of\\s(?=(?:bend|shank|hook|gape|gap|body|thorax|wings?|tail|post|bead)${GOES_ON}))`,
   "giu",
@@ -120,12 +127,6 @@ const sharesOfBody = new RegExp(
   "giu",
 );
 
-/** A line with none of these is spelt out. */
-export const mayLeaveOut = new RegExp(
-  `[&/]|[,;:.] {2}|\\sfrom\\s(?:the|an?)\\s(?:throat|wing|tail|eye|[\\p{L}']+\\s(?:throat|eye))\\b|(?:thread|silk)\\s+body|body\\s+(?:is\\s+)?of\\s|\\s(?:first|ones|butts|eyes?|post|herls?|(?:fib(?:re|er)|hair|strand|barb)s\\s+of)\\b|(?:quill|biot)s?\\s|\\d\\sof\\s|\\b(?:body|abdomen)\\b.*(?:${SHARE})|\\d\\s?mm\\s|\\s(?:${PLACE})\\b`,
-  "iu",
-);
-
 /** Where the words that a line of shares leaves out would stand. */
 function rearAndFront(typed: string, { index, 1: share = "", 2: stuff }: RegExpExecArray) {
   const put = (at: number, end: string): { at: number; instead: number; put: string } => ({
@@ -143,45 +144,54 @@ export const inPlace = (m: RegExpExecArray, put: string): Put[] => [{ at: m.inde
 
 /** Each is looked for by itself; where two are about one stretch, the first of them holds. */
 export const leftOut: readonly Rule[] = [
-  { written: withoutArticle, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: "the " }] },
-  { written: ampersand, as: (m) => [{ at: m.index, instead: 1, put: "and" }] },
+  { has: places, written: withoutArticle, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: "the " }] },
+  { has: ["&"], written: ampersand, as: (m) => [{ at: m.index, instead: 1, put: "and" }] },
   {
+    has: ["w/"],
     written: shortWith,
     as: (m) => inPlace(m, m[1] ? "without" : "with"),
   },
-  { written: endFirst, as: (m) => inPlace(m, `by the ${m[1] ?? ""}`) },
-  { written: gaugeAlone, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: " lead" }] },
+  { has: ["first"], written: endFirst, as: (m) => inPlace(m, `by the ${m[1] ?? ""}`) },
+  { has: ["mm"], written: gaugeAlone, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: " lead" }] },
   {
+    has: ["fibres", "fibers", "hairs", "strands", "barbs"],
     written: colouredPieces,
     as: (m) => (isColour((m[1] ?? "").toLowerCase()) ? inPlace(m, `${m[2] ?? ""} of ${m[1] ?? ""} `) : []),
   },
   {
+    has: ["post", "wing"],
     written: pastThePost,
     as: (m) => inPlace(m, `to in front of the ${m[1] ?? m[2] ?? ""}`),
   },
   {
+    has: ["leave"],
     written: eyesLeft,
     as: (m) => inPlace(m, `the front ${m[1] ?? ""} eyes free`),
   },
-  { written: buttsOfTail, as: (m) => inPlace(m, "rest of the tail") },
+  { has: ["tail"], written: buttsOfTail, as: (m) => inPlace(m, "rest of the tail") },
   {
+    has: ["thread", "silk"],
     written: threadBody,
     as: (m) => inPlace(m, `body: ${m[1] ?? m[2] ?? ""}`),
   },
   {
+    has: ["throat"],
     written: throatOf,
     as: (m) => inPlace(m, `a ${m[2] ?? m[3] ?? ""} throat ${m[1] ?? ""}`),
   },
   {
+    has: ["from"],
     written: wingOf,
     as: (m) => inPlace(m, `a ${m[2] ?? ""} ${m[1] ?? ""}`),
   },
-  { written: peacockEye, as: (m) => inPlace(m, "a peacock tail") },
+  { has: ["eye"], written: peacockEye, as: (m) => inPlace(m, "a peacock tail") },
   {
+    has: ["quill", "biot"],
     written: quillOf,
     as: (m) => inPlace(m, `${m[2] ?? ""} ${m[1] ?? ""}`),
   },
   {
+    has: [" of"],
     written: colourOfSame,
     as: (m) =>
       [m[2], m[4]].every((c) => isColour((c ?? "").toLowerCase())) && !isColour((m[3] ?? "").toLowerCase())
@@ -191,12 +201,13 @@ export const leftOut: readonly Rule[] = [
           ]
         : [],
   },
-  { written: wideBlanks, as: (m) => inPlace(m, " ") },
+  { has: ["  "], written: wideBlanks, as: (m) => inPlace(m, " ") },
   {
+    has: ["herl"],
     written: herlsOfOthers,
     as: (m) => inPlace(m, m[1] ? "fibres" : "fibre"),
   },
-  { written: onesOf, as: (m) => inPlace(m, stuffOf(m[1] ?? "")) },
-  { written: sharesOfBody, as: (m, typed) => rearAndFront(typed, m) },
-  { written: shareInFigures, as: (m, typed) => inPlace(m, inWords(typed, m)) },
+  { has: ["ones"], written: onesOf, as: (m) => inPlace(m, stuffOf(m[1] ?? "")) },
+  { has: ["body", "abdomen"], written: sharesOfBody, as: (m, typed) => rearAndFront(typed, m) },
+  { has: ["/"], written: shareInFigures, as: (m, typed) => inPlace(m, inWords(typed, m)) },
 ];

@@ -1,8 +1,13 @@
 import { isColour } from "../../materials";
 import { inPlace, type Rule } from "./leftOut";
 import { NUMBER_WORD } from "./number";
+import type { Put } from "./stuffAsPart";
 
 /** What is said in other words than the readers know, and what stands there instead. */
+
+/** A colour, or how a feather is marked. */
+const isHue = (word: string): boolean =>
+  isColour(word.toLowerCase()) || /^(?:grizzl[ey]|badger|furnace|cree|barred)$/i.test(word);
 
 /** “Prep a hackle” */
 const preparing = /(?<!\p{L})prep(?=\s+(?:an?|the|your|one|two|some)\s)/giu;
@@ -36,6 +41,7 @@ const bareFeather =
 const whipsOf = /\b(two|three|2|3)\s+whip\s+finish(?:es)?\s+of\s+(\d+|\p{L}+)\s+turns?(?:\s+each)?/giu;
 /** “Hd - 4 t whip”, “1.5 t, tip in”: turns by their letter. */
 const turnsByLetter = /(?<=\d)\s?t(?=\s*(?:[,.;]|$)|\s+whip\b)/giu;
+const byLetter = [..."0123456789"].flatMap((figure) => [`${figure}t`, `${figure} t`]);
 /** “To the bend of the hooks”, of a double. */
 const ofTheHooks = /(?<=\bthe\s(?:bends?|points?|barbs?))\s+of\s+the\s+hooks?(?!\p{L})/giu;
 /** “There tie in a slip” */
@@ -52,40 +58,133 @@ const fibresAlone = new RegExp(
 /** “Body: chenille, 12 turns, tied off at the eye”: as far as there it is wound. */
 const tiedOffAt =
   /(?<=^\W*(?:body|abdomen|underbody|rib)\b.*\bturns,?\s+)(?:and\s+)?tied\s+off\s+(?=(?:just\s+)?(?:at|behind|in\s+front\s+of)\s+the\s+(?:hook\s+)?(?:eyes?|bead|head|hackle|wing|thorax)\b)/giu;
+/** “Two strips of lead along the sides, 0.6 mm”: so thick is the wire. */
+const leadStrips =
+  /(?<=\b(?:two|2|a|one|1)\s+(?:strips?|lengths?|pieces?)\s+of\s+)(?=lead\b)([^.;,]*),\s*(0?[.,]\d+)\s?mm(?:\s+(?:thick|wire))?(?=\s*(?:[.,;]|$))/giu;
+const FIBRES = "fib(?:re|er)s|barbs|hairs|herls?|strands";
+/** “3 ostrich herl tips”, “5 pheasant tail fibres, tips, 5 mm”: fibres that are counted show their tips. */
+const fibreTips = new RegExp(`(?<=\\b(?:${FIBRES}|ostrich),?\\s+)tips(?=\\s*(?:[,.;]|$))`, "giu");
+/** “The tips of 6 pheasant tail fibres” */
+const tipsOfFibres = new RegExp(
+  `(?<=\\btails?\\b[^.;]*[\\s:,]|\\btie\\s+in\\s+|:\\s)(?:the\\s+)?tips\\s+of\\s+(?=(?:about\\s+)?(?:\\d+|${NUMBER_WORD})\\s+(?:\\p{L}+\\s+){0,4}?(?:${FIBRES})(?!\\p{L}))`,
+  "giu",
+);
+/** “Two mallard flank tips” */
+const flankTips = new RegExp(
+  `(?<![\\p{L}\\d.])(\\d+|${NUMBER_WORD})\\s+((?:\\p{L}+\\s+){0,2}?(?:flank|mallard|teal|partridge|grouse|starling|breast))\\s+(?:feather\\s+)?tips(?!\\p{L}|\\s+(?:of|to|level)\\b)`,
+  "giu",
+);
+/** “The tips of three cdc feathers” */
+const tipsOfFeathers = new RegExp(
+  `(?<![\\p{L}-])(?:the\\s+)?tips\\s+of\\s+(\\d+|${NUMBER_WORD})\\s+(?=(?:\\p{L}+\\s+){1,3}?(?:feathers|plumes|hackles)(?!\\p{L}))`,
+  "giu",
+);
+/** “Hackle: brown partridge, tip tied, 2 turns”, “…, tip in” */
+const byTip = /(?<=,\s)(?:tied\s+)?tip\s+(?:in|tied(?:\s+in)?)(?=\s*(?:[,.;]|$))/giu;
+/** “Wings: …, set a third back from the eye”: where they are. */
+const setThere =
+  /(?<=\b(?:wings?|post|hackles?|legs|throat|cheeks)\b[^.;]*,\s)set\s+(?=(?:about\s+)?(?:(?:a|one|two|1|2)\s+(?:thirds?|quarters?|eyes?|eye\s+lengths?)|\d[\d.,]*\s*mm|just|at|behind)\b)/giu;
+/** “Segmented with 5 bands of thread”, “segmented with thread in five places” */
+const segmented = new RegExp(
+  `segmented\\s+(?:(?:with|by)\\s+(?:the\\s+)?thread\\s+in(?:to)?\\s+(\\d+|${NUMBER_WORD})\\s+(?:places|bands|segments)|(?:with|by)\\s+(\\d+|${NUMBER_WORD})\\s+(?:(?:bands|segments)\\s+of\\s+(?:the\\s+)?thread|thread\\s+(?:bands|segments)))(?!\\p{L})`,
+  "giu",
+);
+const A_COUNT = `(?:\\d+|${NUMBER_WORD})`;
+const AND_THEN = "\\s*,?\\s+(?:then\\s+|and\\s+|plus\\s+|over\\s+that\\s+)*";
+/** “20 white, then 20 green, then 10 black hairs of bucktail”: each is of the stuff that the last names. */
+const coloursOfOne = new RegExp(
+  `(?<![\\p{L}\\d.])((?:${A_COUNT}\\s+\\p{L}+${AND_THEN}){1,4})${A_COUNT}\\s+(\\p{L}+)\\s+(hairs|fibres|fibers|strands)\\s+of\\s+(\\p{L}+(?:\\s+(?:tail|hair|fur))?)`,
+  "giu",
+);
+const countOfColour = new RegExp(`(${A_COUNT})\\s+(\\p{L}+)(?=${AND_THEN}|\\s*$)`, "giu");
+function eachOfOne(m: RegExpExecArray): Put[] {
+  const [, list = "", colour = "", pieces = "", stuff = ""] = m;
+  const all = [...list.matchAll(countOfColour)];
+  if (![colour, ...all.map((one) => one[2] ?? "")].every(isHue)) return [];
+  return all.map((one) => ({
+    at: m.index + one.index,
+    instead: one[0].length,
+    put: `${one[1] ?? ""} ${pieces} of ${one[2] ?? ""} ${stuff}`,
+  }));
+}
+/** “Mixed brown and grizzly barbs, 8 of each”, “white, olive and black bucktail, 20 hairs each” */
+const soManyOfEach = new RegExp(
+  `(?:layers\\s+of\\s+|mixed\\s+)?(?<![\\p{L}-])((?:\\p{L}+,\\s+)*\\p{L}+)\\s+and\\s+(\\p{L}+)\\s+(?:(\\p{L}+(?:\\s+(?:tail|hair|fur|hackle))?)\\s+)??(?:(fibres|fibers|barbs|hairs)|(\\p{L}+(?:\\s+(?:tail|hair|fur))?))(?:\\s*,?\\s*mixed)?,\\s+(${A_COUNT})\\s+(?:(hairs|fibres|fibers|strands|barbs)\\s+)?(?:of\\s+)?each(?!\\p{L}|\\s+side)`,
+  "giu",
+);
+const ofHair = /\b(?:bucktail|tail|hair|fur|hackle|goat|swan|goose|turkey|fox|marabou)s?$/i;
+function soManyOf(m: RegExpExecArray): Put[] {
+  const [, list = "", last = "", of, fibres, whole, count = "", pieces] = m;
+  const colours = [...list.split(/,\s+/), last];
+  if (!colours.every(isHue)) return [];
+  const stuff = of ?? whole ?? "hackle";
+  // Of what comes in strands two colours are read as they stand.
+  if (colours.length < 3 && fibres === undefined && !ofHair.test(stuff)) return [];
+  const each = colours.map((colour) => `${count} ${pieces ?? fibres ?? "fibres"} of ${colour} ${stuff}`);
+  return inPlace(m, each.join(" and "));
+}
+/** “Mixed brown and grizzly hackle fibres, 12”: half of each. */
+const mixedColours = new RegExp(
+  `mixed\\s+(\\p{L}+)\\s+and\\s+(\\p{L}+)\\s+((?:\\p{L}+\\s+)?)(fibres|fibers|barbs|hairs),\\s+(\\d+)(?=\\s*(?:[,.;]|$))`,
+  "giu",
+);
+function halfOfEach(m: RegExpExecArray): Put[] {
+  const [, one = "", two = "", stuff = "", pieces = "", all = ""] = m;
+  const half = Number(all) / 2;
+  if (!Number.isInteger(half) || ![one, two].every(isHue)) return [];
+  const of = stuff.trim() || "hackle";
+  return inPlace(m, [one, two].map((colour) => `${half} ${pieces} of ${colour} ${of}`).join(" and "));
+}
+/** “…, all to one length: 60 mm” */
+const allToOne = /(?<![\p{L}])all\s+(?:to\s+|of\s+)?(?:one|the\s+same)\s+length\s*[,:]\s*(?=\S)/giu;
 /** “Flat pearl, fine”: of tinsel. */
 const flatOf =
   /(?<=^\W*(?:rib|tag|body)\b.*\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
 
-/** A line with none of these is in words that are known. */
-export const mayBeOtherWords =
-  /\bprep\s|\bno,?\sput\s|^\W*\p{L}+\sin\s|\bdubbed\s|\d\/0|\bflat\s+pearl|\bthere,?\s+\p{L}+\s+(?:in|on|down)\b|\breverse\s|\bchain\b|\stied\s+off\s|\bwhip|\sthen\s|\sturns?\s+behind\s|,\s(?:plume|feather|puff)\b|\d\s?t\b|\sof\s+the\s+hook|\bstrip\b|fib(?:re|er)s\s+of\s/iu;
-
 /** Each is looked for by itself; where two are about one stretch, the first of them holds. */
 export const otherWords: readonly Rule[] = [
-  { written: preparing, as: (m) => inPlace(m, "prepare") },
-  { written: putElsewhere, as: (m) => inPlace(m, "") },
-  { written: partIn, as: (m) => (isColour((m[1] ?? "").toLowerCase()) ? inPlace(m, "of") : []) },
-  { written: dubbedPart, as: (m) => inPlace(m, `${m[2] ?? ""}: ${m[1] ?? ""}`) },
+  { has: ["prep"], written: preparing, as: (m) => inPlace(m, "prepare") },
+  { has: ["put"], written: putElsewhere, as: (m) => inPlace(m, "") },
+  { has: [" in"], written: partIn, as: (m) => (isColour((m[1] ?? "").toLowerCase()) ? inPlace(m, "of") : []) },
+  { has: ["dubbed"], written: dubbedPart, as: (m) => inPlace(m, `${m[2] ?? ""}: ${m[1] ?? ""}`) },
   {
+    has: ["/0"],
     written: threadBeside,
     as: (m) =>
       isColour((m[1] ?? m[2] ?? "").toLowerCase()) ? [{ at: m.index + m[0].length, instead: 0, put: " thread" }] : [],
   },
-  { written: stripBound, as: (m) => [{ at: m.index, instead: 0, put: ", pulled back" }] },
+  { has: ["strip"], written: stripBound, as: (m) => [{ at: m.index, instead: 0, put: ", pulled back" }] },
   {
+    has: ["then"],
     written: thenPart,
     as: (m) => (isColour((m[2] ?? "").toLowerCase()) ? inPlace(m, `; ${m[3] ?? ""}: ${(m[1] ?? "").trim()}`) : []),
   },
-  { written: turnsAround, as: (m) => inPlace(m, "; wind it ") },
-  { written: whipTurns, as: (m) => inPlace(m, `${m[1] ?? ""} turns of whip`) },
-  { written: bareFeather, as: (m) => [{ at: m.index, instead: 0, put: "one " }] },
-  { written: whipsOf, as: (m) => inPlace(m, `whip finish ${m[2] ?? ""} turns, ${m[1] ?? ""} times`) },
-  { written: turnsByLetter, as: (m) => inPlace(m, " turns") },
-  { written: ofTheHooks, as: (m) => inPlace(m, "") },
-  { written: thereTie, as: (m) => inPlace(m, `${m[1] ?? ""} ${m[2] ?? ""} there`) },
-  { written: reverse, as: (m) => inPlace(m, "counter-wind") },
-  { written: chainOf, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: " eyes" }] },
-  { written: fibresAlone, as: (m) => inPlace(m, `${m[2] ?? ""} ${m[1] ?? ""}`) },
-  { written: tiedOffAt, as: (m) => inPlace(m, "to ") },
-  { written: flatOf, as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }] },
+  { has: ["turn"], written: turnsAround, as: (m) => inPlace(m, "; wind it ") },
+  { has: ["whip"], written: whipTurns, as: (m) => inPlace(m, `${m[1] ?? ""} turns of whip`) },
+  { has: ["plume", "feather", "puff"], written: bareFeather, as: (m) => [{ at: m.index, instead: 0, put: "one " }] },
+  { has: ["whip"], written: whipsOf, as: (m) => inPlace(m, `whip finish ${m[2] ?? ""} turns, ${m[1] ?? ""} times`) },
+  { has: byLetter, written: turnsByLetter, as: (m) => inPlace(m, " turns") },
+  { has: ["hook"], written: ofTheHooks, as: (m) => inPlace(m, "") },
+  { has: ["there"], written: thereTie, as: (m) => inPlace(m, `${m[1] ?? ""} ${m[2] ?? ""} there`) },
+  { has: ["reverse"], written: reverse, as: (m) => inPlace(m, "counter-wind") },
+  { has: ["chain"], written: chainOf, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: " eyes" }] },
+  { has: ["fibres", "fibers"], written: fibresAlone, as: (m) => inPlace(m, `${m[2] ?? ""} ${m[1] ?? ""}`) },
+  { has: ["tied"], written: tiedOffAt, as: (m) => inPlace(m, "to ") },
+  { has: ["lead"], written: leadStrips, as: (m) => inPlace(m, `${m[2] ?? ""} mm ${m[1] ?? ""}`) },
+  { has: ["tips"], written: fibreTips, as: (m) => inPlace(m, "") },
+  { has: ["tips"], written: tipsOfFibres, as: (m) => inPlace(m, "") },
+  { has: ["tips"], written: flankTips, as: (m) => inPlace(m, `${m[1] ?? ""} tips of ${m[2] ?? ""}`) },
+  { has: ["tips"], written: tipsOfFeathers, as: (m) => inPlace(m, `${m[1] ?? ""} tips of `) },
+  { has: ["tip"], written: byTip, as: (m) => inPlace(m, "tied in by the tip") },
+  { has: ["set"], written: setThere, as: (m) => inPlace(m, "") },
+  {
+    has: ["segmented"],
+    written: segmented,
+    as: (m) => inPlace(m, `tied down in ${m[1] ?? m[2] ?? ""} segments`),
+  },
+  { has: ["hairs of", "fibres of", "fibers of", "strands of"], written: coloursOfOne, as: eachOfOne },
+  { has: ["each"], written: soManyOfEach, as: soManyOf },
+  { has: ["mixed"], written: mixedColours, as: halfOfEach },
+  { has: ["length"], written: allToOne, as: (m) => inPlace(m, "all ") },
+  { has: ["pearl"], written: flatOf, as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }] },
 ];

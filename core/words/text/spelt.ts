@@ -1,5 +1,5 @@
-import { leftOut, mayLeaveOut, type Rule } from "./leftOut";
-import { mayBeOtherWords, otherWords } from "./otherWords";
+import { leftOut, type Rule } from "./leftOut";
+import { otherWords } from "./otherWords";
 import type { Put } from "./stuffAsPart";
 
 /** A line as it is read, and where each place of it stands in the line as it was typed. */
@@ -11,10 +11,7 @@ export interface Spelt {
 
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
 export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
-  const found = [
-    ...(mayLeaveOut.test(typed) || more.length > 0 ? putsOf(leftOut, typed) : []),
-    ...(mayBeOtherWords.test(typed) ? putsOf(otherWords, typed) : []),
-  ];
+  const found = putsOf(rules, typed);
   const puts = [...more, ...found].sort((a, b) => a.at - b.at);
   if (puts.length === 0) return { text: typed, typedAt: (at) => at };
   let text = "";
@@ -36,5 +33,9 @@ export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
   return { text, typedAt: (at) => from[at] ?? typed.length };
 }
 
-const putsOf = (rules: readonly Rule[], typed: string): Put[] =>
-  rules.flatMap(({ written, as }) => [...typed.matchAll(written)].flatMap((m) => as(m, typed)));
+const rules = [...leftOut, ...otherWords];
+function putsOf(all: readonly Rule[], typed: string): Put[] {
+  const small = typed.toLowerCase();
+  const mayFit = all.filter(({ has }) => has.some((word) => small.includes(word)));
+  return mayFit.flatMap(({ written, as }) => [...typed.matchAll(written)].flatMap((m) => as(m, typed)));
+}

@@ -86,7 +86,7 @@ export const act: Verb = { id: "act", reads: actRead, tell: tellAct };
 /** The hook before anything is tied on it: no step of the fly. */
 export const prepare = verb(
   "prepare",
-  "(?:secure|place|put|clamp|mount|fix)\\s+it\\s+in(?:to)?\\s+(?:the|your|a)\\s+vi[sc]e|clamp\\s+it(?:\\s+(?:in|down|tight))?(?=\\s*(?:[,.;]|$|and\\b))|(?:clamp|mount|secure|fix)\\s+(?:the\\s+|your\\s+)?hook(?=\\s*(?:[,.;]|$|and\\b))|(?:(?:place|put|mount|fix|clamp|secure|set)\\s+)?(?:the\\s+|your\\s+)?hook\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[sc]e|(?:pinch|flatten|crimp|mash|squash|crush|close|debarb)(?:\\s+(?:down|flat))?\\s+the\\s+barb(?:\\s+(?:down|flat))?|de-?barb(?:\\s+the\\s+hook)?",
+  "(?:secure|place|put|clamp|mount|fix)\\s+it\\s+in(?:to)?\\s+(?:the|your|a)\\s+vi[sc]e|clamp\\s+it(?:\\s+(?:in|down|tight))?(?=\\s*(?:[,.;]|$|and\\b))|(?:clamp|mount|secure|fix)\\s+(?:the\\s+|your\\s+)?hook(?=\\s*(?:[,.;]|$|and\\b))|(?:(?:place|put|mount|fix|clamp|secure|set)\\s+)?(?:the\\s+|your\\s+)?hook\\s+in(?:to)?\\s+(?:the\\s+|your\\s+)?vi[sc]e|(?:pinch|flatten|crimp|mash|squash|smash|squeeze|press|crush|close|debarb)(?:\\s+(?:down|flat))?\\s+the\\s+barb(?:\\s+(?:down|flat))?|de-?barb(?:\\s+the\\s+hook)?",
   () => undefined,
 );
 /** Ends that stick out are cut away: part of the step before, kept with its words. */

@@ -75,6 +75,17 @@ function onPart(t: Telling): Telling {
   return part ? { ...t, told: { ...told, role: part.role, description: undefined } } : t;
 }
 
+/** “Coat the back with resin”: the cover that lies there, or else the body. */
+function onBack(t: Telling): Telling {
+  const { told, bench, text } = t;
+  const back = told.rest.find((r) => /^(?:the\s+)?backs?$/.test(text.slice(r.at, r.end).trim()));
+  const role = (["wing case", "body"] as const).find((r) => bench.ofRole(r) !== undefined);
+  if (!back || told.role !== undefined || role === undefined) return t;
+  const rest = told.rest.filter((r) => r !== back);
+  Object.assign(told, { rest, understood: [...told.understood, back] });
+  return { ...t, told: { ...told, role, said: { coats: 1, ...told.said } } };
+}
+
 /** “Two coats of resin over body and thorax”: on each of them. */
 function onBoth(t: Telling): boolean {
   const { told, bench } = t;
@@ -104,7 +115,7 @@ const withThread = /\bwith\s+(?:the\s+|tying\s+)*(?:thread|silk)\b/u;
 /** A coat of the head is the finish; glue or a coat elsewhere is a step within the fly. */
 export function tellFinish(telling: Telling): void {
   if (gluesOn.test(telling.text.slice(telling.told.at, telling.told.end + REACH))) return;
-  const t = onPart(telling);
+  const t = onPart(onBack(telling));
   const { told, bench } = t;
   // “Covered with thread and varnish”: the thread is no part that is coated as well.
   const isWithThread = withThread.test(t.text.slice(told.at, told.end));

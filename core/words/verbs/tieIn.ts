@@ -272,7 +272,7 @@ function saysOfBarbs({ told, bench, line }: Telling): boolean {
 export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string): Waiting | undefined {
   const { bench, line } = t;
   const { role, form, component } = object;
-  const isWound = waitsToBeWound(role, form) && !spoken.isSlid;
+  const isWound = waitsToBeWound(role, form) && !spoken.liesAlong;
   const said = { ...besideItsHost(t, object, spoken) };
   asLongAsOthers(said, t);
   if (isWound) boundWhereItWaits(said, t);
@@ -284,7 +284,8 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
   if (isWound) forWinding(own, form);
   else {
     // “Two strands of yarn 6 mm long as a wing”: what is not wound is so long, and no piece of it.
-    if (!hangs && !own.isSlid && own.pieceMm !== undefined && own.shown === undefined) own.shown = { mm: own.pieceMm };
+    const isPiece = !hangs && !own.liesAlong && own.shown === undefined;
+    if (isPiece && own.pieceMm !== undefined) own.shown = { mm: own.pieceMm };
     own.shown ??= own.barb?.[1];
     delete own.barb;
   }
@@ -398,7 +399,9 @@ function forWinding(own: Said, form: MaterialForm | undefined): void {
 }
 
 const isPost =
-  /^\W*(?:an?\s+|the\s+)?(?:wing\s+|parachute\s+)?post\s+of\b|\b(?:as|for|to\s+(?:make|form))\s+an?\s+(?:wing\s+|parachute\s+)?post\b/;
+  /^\W*(?:an?\s+|the\s+)?(?:wing\s+|parachute\s+)?post\s+of\b|\b(?:as|for|to\s+(?:make|form))\s+an?\s+(?:wing\s+|parachute\s+)?post\b|(?<!\bthe\s+(?:wing\s+)?)\bpost(?=\s*(?:[,.;]|$))/;
+/** “A shank high”: what has a height stands. */
+const isHigh = /(?:mm|cm|"|\b(?:shanks?|gapes?|hooks?|body|length|long))\s+(?:high|tall)\b/;
 
 /** What a part is called says how it lies. */
 function byPart(own: Said, { told, bench, line, text }: Telling, form: MaterialForm | undefined): void {
@@ -406,7 +409,9 @@ function byPart(own: Said, { told, bench, line, text }: Telling, form: MaterialF
   // A belly of hair lies along the hook; what hangs down is a beard.
   if (form === "hair" && /\bbelly\b/.test(part)) own.attitude ??= "back";
   // A post is a wing that stands.
-  if (/\bpost\b/.test(part) || isPost.test(text.slice(told.at, told.end))) own.attitude ??= "up";
+  const words = text.slice(told.at, told.end);
+  const isUpright = isPost.test(words) || (told.role === "wing" && own.setBy === undefined && isHigh.test(words));
+  if (/\bpost\b/.test(part) || isUpright) own.attitude ??= "up";
   // What has claws is tied with its head at the bend.
   if (isClaw.test(part) && !(own.tieIn?.at ?? own.there ?? own.begin ?? own.from))
     Object.assign(own, { tieIn: { ...own.tieIn, at: { landmark: "bend" } }, attitude: own.attitude ?? "back" });

@@ -238,6 +238,8 @@ export const byNumber: Clause[] = [
     },
   ),
   clause("doubled", words("doubled(?:\\s+over)?(?=\\s*(?:[,.;]|$))"), (s) => {
+    // A feather that is doubled is folded along its stem, and is one all the same.
+    if (s.amount && "feathers" in s.amount) return;
     if (s.amount !== undefined) return false;
     s.folded = true;
   }),

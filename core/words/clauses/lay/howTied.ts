@@ -1,7 +1,7 @@
 import { type Attitude, type Stance, stances } from "../../../recipe";
-import { type Clause, clause, wholeOf, put, putWay } from "../../said";
-import { seq, words, opt, match } from "../../parse";
-import { count } from "../../text/count";
+import { type Clause, type Said, clause, wholeOf, put, putWay } from "../../said";
+import { map, seq, words, opt, match } from "../../parse";
+import { count, type Count } from "../../text/count";
 import { placeReached, absolute } from "../../text/place";
 import { number } from "../../text/number";
 import { lengthNamed } from "../../text/length";
@@ -33,6 +33,29 @@ export const setBy = (by: string): string => by.trim().replace(/\s+/g, " ");
 export const DAM =
   "\\s+(?:with|by)\\s+(?:an?\\s+)?(?:(?:few|couple\\s+of|some|tight|firm|thread)\\s+)*(?:wraps|turns|dam)(?:\\s+of\\s+(?:the\\s+)?(?:thread|silk))?\\s+(?:tight\\s+|right\\s+|hard\\s+)?in\\s+front(?:\\s+of\\s+(?:it|them))?";
 
+const wrapsOfOne = words(
+  "(?:(?:tight|firm|thread)\\s+)*(?:wraps|turns)(?:\\s+of\\s+(?:the\\s+)?thread)?(?:\\s+(?:(?:for|on|at|in|to)\\s+)?each)?",
+);
+/** How many wraps hold each segment: “, 3 wraps each”, “, each bound with 4 wraps”. */
+const eachSegment = map(
+  seq(
+    match(
+      "\\s*[,(]?\\s*(?:with\\s+)?(?:each(?:\\s+(?:segment|section|one))?\\s*(?:(?:bound|held|tied|secured)\\s+(?:down\\s+)?(?:with|by)\\s+|of\\s+|:\\s*)?)?(?=\\d|[a-z])",
+    ),
+    count,
+    wrapsOfOne,
+  ),
+  ([, n]) => n,
+);
+/** Of thread, where something is tied down and nobody counts them; docs/arithmetic.md, "Thread". */
+const USUAL_WRAPS = 5;
+function inSegments(s: Said, segments: Count, each: Count | undefined): boolean | void {
+  const [n, wraps] = [wholeOf(segments)?.n, each && wholeOf(each)?.n];
+  if (n === undefined || s.wraps !== undefined) return false;
+  // Between two segments it is bound down as at its end.
+  s.wraps = n * (wraps ?? USUAL_WRAPS);
+}
+
 export const howTied: Clause[] = [
   clause(
     "slid over the shank",
@@ -47,7 +70,7 @@ export const howTied: Clause[] = [
         s.pieceMm ??= mm;
         delete s.shown;
       }
-      Object.assign(s, { from: { eyeLengths: 1.5 }, to: { landmark: "bend" }, isSlid: true });
+      Object.assign(s, { from: { eyeLengths: 1.5 }, to: { landmark: "bend" }, liesAlong: true });
     },
   ),
   clause(
@@ -89,23 +112,14 @@ export const howTied: Clause[] = [
   clause(
     "in four segments, 3 wraps each",
     seq(
-      words("in(?:to)?"),
-      count,
-      words("(?:segments|sections|humps|steps)"),
-      opt(
-        seq(
-          match("\\s*,?\\s*(?:with\\s+)?(?=\\d|[a-z])"),
-          count,
-          words("(?:\\w+\\s+)?(?:wraps|turns)(?:\\s+(?:(?:for|on|at|in)\\s+)?each)"),
-        ),
+      words(
+        "(?:(?:segmented|divided|tied|bound|secured|lashed)\\s+)?(?:down\\s+)?(?:with\\s+(?:the\\s+)?thread\\s+)?in(?:to)?",
       ),
+      count,
+      words("(?:thread\\s+)?(?:segments|sections|humps|steps|places|bands)"),
+      opt(eachSegment),
     ),
-    (s, [, segments, , each]) => {
-      const [n, wraps] = [wholeOf(segments)?.n, each && wholeOf(each[1])?.n];
-      if (n === undefined || s.wraps !== undefined) return false;
-      // Between two segments it is bound down as at its end.
-      if (wraps !== undefined) s.wraps = n * wraps;
-    },
+    (s, [, segments, , each]) => inSegments(s, segments, each),
   ),
   clause(
     "pulled over the thorax",

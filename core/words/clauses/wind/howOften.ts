@@ -75,7 +75,12 @@ export const howOften: Clause[] = [
     "touching turns, about 10",
     seq(
       match(`(?:in\\s+)?(${TOUCHING}\\s+)?turns?\\s*[,:(]`),
-      unless(count, words("turns?|wraps?")),
+      unless(
+        count,
+        words(
+          "turns?|wraps?|(?:(?:thin|light|heavy|good|clear)\\s+)*(?:coats?|layers?|drops?|strands?|fib(?:re|er)s?|feathers?)\\b",
+        ),
+      ),
       opt(words("of\\s+them|in\\s+all|altogether|in\\s+total")),
     ),
     (s, [[touching], c]) => (s.rule?.turns === undefined ? setTurns(s, c, touching !== undefined) : false),
