@@ -99,6 +99,8 @@ export type Said = Partial<
     size?: [LengthRule, LengthRule];
     /** It was called a noodle: a bare length behind it is its own. */
     isNoodle?: boolean;
+    /** The size was called a width: of a collar how far it goes, of a body how thick it is. */
+    isWide?: boolean;
     /** The size is how far along the shank it goes. */
     isLong?: boolean;
     /** A length that was said before another one: how thick a bunch of hair is. */

@@ -466,6 +466,10 @@ export const dressClauses: Clause[] = [
       } else return false;
     },
   ),
+  clause("2 mm wide", seq(absolute, words("wide|in\\s+width")), (s, [mm]) => {
+    if (s.size !== undefined || s.fullness !== undefined || mm >= SHORTEST_NOODLE) return false;
+    Object.assign(s, { size: samePair({ mm }), isWide: true });
+  }),
   clause(
     "on 40 mm of the silk",
     seq(

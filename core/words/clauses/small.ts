@@ -190,7 +190,11 @@ export const glueClauses: Clause[] = [
         ),
       ),
       opt(words("about|at\\s+least|for|some")),
-      number,
+      oneOf(
+        number,
+        map(words("half\\s+an?"), () => 0.5),
+        map(words("an?"), () => 1),
+      ),
       match("(min(?:ute)?s?|h(?:ou)?rs?|h|days?)"),
       words(
         "(?:of\\s+)?(?:to\\s+dry|drying|dry)(?:\\s+(?:time|each|in\\s+between))*|(?:in\\s+)?between(?:\\s+(?:each|every|the|them|coats?))*|apart|each|after\\s+each(?:\\s+coat)?|for\\s+each(?:\\s+coat)?",

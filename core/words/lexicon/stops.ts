@@ -2,6 +2,10 @@ import { anyOf, match } from "../parse";
 
 /** Words that carry nothing by themselves. */
 export const FILLER = anyOf(
+  "(?<=,\\s*)(?:the\\s+)?same\\s+as\\s+(?:the\\s+)?(?:tag|tip|rib|butt)(?=\\s*(?:[,.;]|$))",
+  "(?<=\\bsame\\s+(?:(?!length|thickness|width|size|number|amount|colou?r|way|place|spot)[a-z-]+\\s+){1,3})as\\s+the\\s+(?:tag|tip|rib|butt)(?=\\s*(?:[,.;]|$))",
+  "(?:(?:an?|short|small|little)\\s+)*stub(?=\\s+(?:of\\s+)?(?:about\\s+)?\\d)",
+  "built(?=\\s+(?:up\\s+)?to\\s+\\d)",
   "(?:an?\\s+)?(?:(?:short|small|little)\\s+)*stubs?\\s+of",
   "(?:taken\\s+)?from\\s+(?:the\\s+)?(?:inside|outside|edge|front|leading\\s+edge)\\s+of\\s+(?:the|a)\\s+wing(?=\\s*(?:[,.;]|$))",
   "under\\s+the\\s+chin",
@@ -512,7 +516,8 @@ export const MANNER = anyOf(
   "leave\\s+(?:it|them)(?:\\s+(?:nice\\s+and\\s+|quite\\s+|rather\\s+|a\\s+bit\\s+)?(?:spiky|rough|loose|shaggy|scruffy|fuzzy|buggy|ragged|untidy|fluffy))?(?=\\s*(?:[,.;]|$|and\\b))",
   "in\\s+(?:one|the\\s+same)\\s+(?:place|spot)",
   "at\\s+(?:that|this|the\\s+same)\\s+(?:point|place|spot)",
-  "knotted(?:\\s+(?:once|twice|in\\s+the\\s+middle))?",
+  "knotted(?:\\s+(?:once|twice))?(?:\\s+(?:in|at)\\s+the(?:ir)?\\s+(?:middle|centre|mid-?point)|\\s+half-?\\s?way(?:\\s+(?:down|along))?)?",
+  "(?:and\\s+)?back\\s+(?:up\\s+)?to\\s+where\\s+the\\s+(?:body|abdomen)\\s+(?:is\\s+to|will|should|must)\\s+(?:end|finish|stop)",
   "trailing(?:\\s+(?:back|behind))?",
   "guard\\s+hairs?\\s+and\\s+all",
   "(?:(?:the\\s+)?(?:leather|hide|skin|end)\\s+)?(?:cut|tapered|trimmed|shaped)\\s+to\\s+a\\s+(?:blunt\\s+|fine\\s+)?point(?:\\s+at\\s+(?:the\\s+)?(?:\\w+\\s+)?(?:end|tail|bend|front|rear))?",

@@ -5,8 +5,13 @@ import type { Next, Told } from "../told";
 import type { Role } from "../../recipe";
 
 /** “twice as thick as the body” compares, and makes no body. */
-export const asPart: Reader<string> = (text, at) =>
-  /\bas\s+\w+\s+$|\bsame\s+\w+\s+$/.test(text.slice(Math.max(0, at - 20), at)) ? undefined : asPartRead(text, at);
+export const asPart: Reader<string> = (text, at) => {
+  const before = text.slice(Math.max(0, at - 40), at);
+  // “The same oval silver as the tag” compares as well; “the same herl as a thorax” makes one.
+  const isLike = /\bsame\s+(?:[\w-]+\s+){1,3}$/.test(before) && /^as\s+(?:the|in|on)\s/.test(text.slice(at));
+  const isCompared = isLike || /\bas\s+\w+\s+$|\bsame\s+(?:\w+\s+)?$/.test(before);
+  return isCompared ? undefined : asPartRead(text, at);
+};
 
 const asPartRead: Reader<string> = map(
   seq(

@@ -161,10 +161,29 @@ function moveAhead({ bench, out }: Reading, i: number, before: ReadonlySet<MadeS
   bench.hangs = hung;
 }
 
+const bump =
+  /^\W*(?:(?:and|then|now|next)\s+)*(?:build|make|form|put)\s+(?:up\s+)?an?\s+(?:[a-z]+\s+){0,2}(?:dam|bump|ramp|wall|ridge|stop|ball)\b/;
+const USUAL_BUMP = 6;
+/** “Build a small dam of thread behind the cone”: turns of the thread, whatever waits to be wound. */
+function tellBump({ t }: ToldClause): boolean {
+  const { told, text, line, bench } = t;
+  const form = formTold(told);
+  if (!bump.test(text.slice(told.at, told.end)) || (form !== undefined && form !== "thread")) return false;
+  const isName = (r: { at: number; end: number }): boolean => /^(?:dam|wall|ridge|ball)$/.test(text.slice(r.at, r.end));
+  told.understood.push(...told.rest.filter(isName));
+  told.rest = told.rest.filter((r) => !isName(r));
+  if (told.said.rule?.turns === undefined) line.assumed.push(`${USUAL_BUMP} turns`);
+  const there = told.said.there ?? told.said.begin ?? bench.hangs;
+  const said = { there, rule: { turns: told.said.rule?.turns ?? USUAL_BUMP } };
+  tellWind({ ...t, told: { ...told, role: "thread", part: undefined, verb: "wind", kind: "wind", said } });
+  return true;
+}
+
 /** Who may take a clause, in the order in which they are asked; its verb is the last. */
 const tellers: readonly ((c: ToldClause) => boolean)[] = [
   ({ r, t, i, n }) => n > 0 && tellNone(r, t.told, t.text, i),
   saysHowOnly,
+  tellBump,
   ({ r, t, n }) => n === 0 && tellsBarbs(r, t.told, t.text),
   tellCoverAndLegs,
   ({ t }) => legsOfTips(t),

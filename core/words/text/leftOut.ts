@@ -80,6 +80,11 @@ const wingOf = new RegExp(
   `(?<=\\bfrom\\s)(?:the|an?)\\s+(wing|tail)\\s+of\\s+(?:an?|the)\\s+(${BIRD})(?!\\p{L})`,
   "giu",
 );
+/** “One feather from under a coot's wing” */
+const birdsPart = new RegExp(
+  `(feathers?|hackles?|plumes?|fib(?:re|er)s?)\\s+from\\s+(?:under\\s+)?(?:an?|the)\\s+(${BIRD})['’]s\\s+(wing|tail|neck|back|breast|rump)(?!\\p{L})`,
+  "giu",
+);
 /** “Herl from the eye of a peacock tail” */
 const peacockEye =
   /(?<=\bherls?\s+from\s)(?:the|an?)\s+(?:eye\s+(?:feather\s+)?of\s+(?:an?|the)\s+peacock(?:(?:'s)?\s+(?:tail|feather))?|peacock(?:'s)?\s+eye(?:\s+feather)?)(?!\p{L})/giu;
@@ -184,6 +189,7 @@ export const leftOut: readonly Rule[] = [
     written: wingOf,
     as: (m) => inPlace(m, `a ${m[2] ?? ""} ${m[1] ?? ""}`),
   },
+  { has: ["'s", "’s"], written: birdsPart, as: (m) => inPlace(m, `${m[2] ?? ""} ${m[3] ?? ""} ${m[1] ?? ""}`) },
   { has: ["eye"], written: peacockEye, as: (m) => inPlace(m, "a peacock tail") },
   {
     has: ["quill", "biot"],

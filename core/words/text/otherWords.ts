@@ -137,6 +137,16 @@ function halfOfEach(m: RegExpExecArray): Put[] {
 }
 /** “…, all to one length: 60 mm” */
 const allToOne = /(?<![\p{L}])all\s+(?:to\s+|of\s+)?(?:one|the\s+same)\s+length\s*[,:]\s*(?=\S)/giu;
+/** “Coq-type hackle” */
+const ofType = /(?<=\bcoq)-(?:type|style|like)(?=\s+\p{L})/giu;
+/** “Tie down behind the eye, mono forward in 8 turns”: another thing that is done. */
+const woundOn =
+  /(?<=,\s)(?:the\s+)?(mono|wire|rib|oval|tinsel|floss)\s+(?=(?:forwards?|up|over(?:\s+(?:it|that))?|through)\b[^.;,]*\b(?:turns|wraps)\b)(?<!^\W*(?:rib|body|tag|underbody)\b.*)/giu;
+/** “Legs: brown partridge fibres, 6 below”: so many of them. */
+const countedBehind = new RegExp(
+  `(?<=\\b(fib(?:re|er)s|barbs|hairs|strands),\\s+)(${A_COUNT})(?=\\s+(?:below|beneath|underneath|on\\s+top)(?!\\p{L}))`,
+  "giu",
+);
 /** “Flat pearl, fine”: of tinsel. */
 const flatOf =
   /(?<=^\W*(?:rib|tag|body)\b.*\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
@@ -186,5 +196,8 @@ export const otherWords: readonly Rule[] = [
   { has: ["each"], written: soManyOfEach, as: soManyOf },
   { has: ["mixed"], written: mixedColours, as: halfOfEach },
   { has: ["length"], written: allToOne, as: (m) => inPlace(m, "all ") },
+  { has: ["coq-"], written: ofType, as: (m) => inPlace(m, "") },
+  { has: ["turns", "wraps"], written: woundOn, as: (m) => inPlace(m, `; wind the ${m[1] ?? ""} `) },
+  { has: ["below", "beneath", "on top"], written: countedBehind, as: (m) => inPlace(m, `${m[2] ?? ""} ${m[1] ?? ""}`) },
   { has: ["pearl"], written: flatOf, as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }] },
 ];

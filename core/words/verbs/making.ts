@@ -92,6 +92,18 @@ export function make(
 }
 
 /** What was said, completed by what its part, its stuff and the parts before it make of it. */
+const rings = new Set<Role | undefined>(["collar", "butt", "tag", "head"]);
+/** “Collar: dark fur, 2 mm wide” goes so far along the shank; a body is so thick. */
+function asWide(said: Said, role: Role | undefined): void {
+  const { size } = said;
+  delete said.isWide;
+  if (rings.has(role)) said.isLong = true;
+  else {
+    said.fullness ??= size;
+    delete said.size;
+  }
+}
+
 function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [number, number] | undefined): void {
   const { bench, told } = t;
   const { component, role, form } = object;
@@ -113,6 +125,7 @@ function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [num
   inStrands(said, form);
   asManyTurns(said, component, bench);
   if (kind === "wind" && (role === "tag" || role === "butt" || said.isLong)) asLongAs(said, role);
+  if (kind === "dress" && said.isWide) asWide(said, role);
   if (kind === "dress" && said.isLong) asLongAs(said, role);
   // “Tail: breast feather, wound as a hackle”: where it is tied in.
   const isHackleOfTail =

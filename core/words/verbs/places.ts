@@ -191,6 +191,27 @@ export function ribOverCover(said: Said, role: Role | undefined, bench: Bench): 
   if (bench.ofRole("wing case")) said.end = { part: "wing case", end: "front" };
 }
 
+/** Further back than this, in shanks, begins what covers all of a body. */
+const OVER_ALL = 0.8;
+/**
+ * “Pull the strip over, then rib”: the front of the strip, where that was the last thing, covers the body and goes on
+ * in front of it.
+ *
+ * @param end where the body ends
+ */
+export function coverJustPulled(bench: Bench, end: Place | undefined): Place | undefined {
+  // The rib may be tied in only now.
+  const last = bench.made.findLast((m) => bench.component(m.step.component)?.role !== "rib")?.step;
+  const isCover = last?.do === "lay" && bench.component(last.component)?.role === "wing case";
+  if (!isCover || last.tiedIn === undefined || last.to === undefined) return undefined;
+  const front = frontOf(last.from, last.to);
+  const rear = Math.max(alongShank(last.from), alongShank(last.to));
+  const goesOn = end === undefined || alongShank(end) > alongShank(front) + LEAST_ON;
+  return rear > OVER_ALL && goesOn ? front : undefined;
+}
+/** So much further in front, in shanks, is no matter of how two people name one place. */
+const LEAST_ON = 0.08;
+
 const backToIt = /\b(?:back|down)(?:wards?)?\s+to\s+(?:the\s+)?(?:body|abdomen|thorax)\b/;
 /** “Wound back to the body”, of a hackle that was tied in at the eye: to where the body ends. */
 export function backToBody(said: Said, role: Role | undefined, { told, text, bench }: Telling): void {

@@ -32,7 +32,7 @@ export function asLongAs(said: Said, role: Role | undefined): void {
   if (half === "front") said.there ??= { eyeLengths: 1.5 };
   if (said.there && "landmark" in said.there && said.there.landmark === "bend" && !said.there.plus) delete said.there;
   if (said.from || said.to || (said.begin && said.end)) return;
-  const usual: Place | undefined = role === "thorax" || role === "head" ? { eyeLengths: 1 } : undefined;
+  const usual: Place | undefined = role === "thorax" || role === "head" || role === "collar" ? { eyeLengths: 1 } : undefined;
   const front = said.there ?? said.begin ?? usual;
   const moved = (p: Place, by: number): Place | undefined =>
     p.plus === undefined ? { ...p, plus: { mm: by } } : undefined;

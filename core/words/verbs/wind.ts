@@ -11,7 +11,7 @@ import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
 import { windsTag } from "./tag";
 import { HACKLE_IN_TURNS } from "./hackleInTurns";
-import { frontOf, ribOverCover, settlePlaces } from "./places";
+import { coverJustPulled, frontOf, ribOverCover, settlePlaces } from "./places";
 import { bodyBefore, bodyOfLine, coveredBy, palmerAlone, rearAhead, rearOf } from "./bodies";
 import { lastBody, lastBodyOrTail } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
@@ -595,7 +595,9 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
     said.end === undefined &&
     said.begin === undefined &&
     said.there === undefined;
-  const over = isOpen ? ribbed(bench) : undefined;
+  const body = isOpen ? ribbed(bench) : undefined;
+  const cover = isOpen && !isHackled ? coverJustPulled(bench, body) : undefined;
+  const over = cover ?? body;
   if (over) Object.assign(said, { begin: w.at, end: isHackled && isAhead(w.at, over) ? rearOfBody(bench) : over });
   const step = make(
     t,
@@ -605,7 +607,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
     { name: told.part ?? component?.role ?? w.role, tiedIn: w },
   );
   if (step?.do !== "wind") return;
-  if (isOpen) bench.overBody.add(step.id);
+  if (isOpen && !cover) bench.overBody.add(step.id);
   bench.hangs = frontOf(step.from, step.to);
   windBack(t, { component, role: component?.role ?? w.role, form: w.form }, said, step.to ?? step.from);
   if (component) bench.release(component.role);

@@ -3,7 +3,7 @@ import type { Said } from "../../said";
 
 export const THICK = opt(
   words(
-    "thick(?:\\s+when\\s+wet)?|in\\s+diameter|across|in\\s+thickness|(?:when|once)\\s+(?:squeezed|compressed)|squeezed|compressed",
+    "thick(?:\\s+(?:when|once)\\s+(?:wet|squeezed|compressed|pinched))?|in\\s+diameter|across(?:\\s+(?:when|once)\\s+(?:wet|squeezed|compressed|pinched))?|in\\s+thickness|(?:when|once)\\s+(?:squeezed|compressed)|squeezed|compressed",
   ),
 );
 
