@@ -140,6 +140,8 @@ export class Bench {
   wraps: number | undefined;
   /** Parts that later lines are about. */
   ahead: ReadonlySet<Role> = new Set();
+  /** Nothing lies in front of the body, in a recipe that is told to its end. */
+  isBodyAlone = false;
   /** Stuff that is pulled over later without a name of the part; and what is told now, where that is what is meant. */
   pulledLater: { stuff: readonly string[]; own?: { isBack: boolean } } = { stuff: [] };
   /** The clauses behind the one that is told now. */

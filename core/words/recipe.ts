@@ -5,6 +5,7 @@ import { speltOut, type Spelt } from "./text/spelt";
 import { stuffAsPart } from "./text/stuffAsPart";
 import { wrapsAsTurns } from "./text/wraps";
 import { type LineHead, headingOf, headOf, ordinal } from "./head";
+import { isBodyAlone } from "./bodyAlone";
 import { isTinselBody } from "./tinselBody";
 import type { Told, ScanContext } from "./told";
 import { LoopLines } from "./loopLines";
@@ -219,6 +220,7 @@ class RecipeReader implements Reading {
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
+    this.bench.isBodyAlone = this.bodyAlone ??= isBodyAlone(this);
     const same = ofSameStuff(this, i);
     const told = same ?? this.withTaken(i, inTurn(joined(this.told(i), text), text, this.scanContext));
     if (head.ahead && told[0]) this.tellAhead(told[0], text, head);
@@ -321,6 +323,7 @@ class RecipeReader implements Reading {
     line.components = component ? [component.id] : [];
   }
 
+  private bodyAlone: boolean | undefined;
   /** Parts that each line, or one behind it, is about; made from the end, once. */
   private readonly rolesFrom: ReadonlySet<Component["role"]>[] = [];
   /** Parts that later lines are about. */

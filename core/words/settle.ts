@@ -45,9 +45,17 @@ const usualAttitudes: Partial<Record<Role, Attitude>> = {
 };
 /** Lengths of the eye are counted from behind the bead, whatever its size. */
 const legsBehindBead: [Place, Place] = [{ eyeLengths: 1.1 }, { eyeLengths: 2 }];
+/** A body that nothing lies in front of goes on to the head, or to the bead. */
+const bodyAlone: [Place, Place] = [{ eyeLengths: 1.1 }, { landmark: "bend" }];
+const bodyToBead: [Place, Place] = [{ eyeLengths: 0.5 }, { landmark: "bend" }];
 /** Where a part usually lies. On a fly with a bead legs have their place behind it. */
-export function zoneOf(role: Role | undefined, hasBead: boolean | undefined): [Place, Place] | undefined {
-  return role === "legs" && hasBead ? legsBehindBead : role && usualZones[role];
+export function zoneOf(
+  role: Role | undefined,
+  { hasBead, isBodyAlone }: Pick<StepContext, "hasBead" | "isBodyAlone"> = {},
+): [Place, Place] | undefined {
+  if (role === "legs" && hasBead) return legsBehindBead;
+  if (role === "body" && isBodyAlone) return hasBead ? bodyToBead : bodyAlone;
+  return role && usualZones[role];
 }
 const nominal: HookModel = { id: "nominal", name: "nominal", shankSteps: 0, wireSteps: 0, barbless: false, rows: [] };
 const anyHook = hookAt(nominal, "12");
@@ -173,7 +181,7 @@ function settleWinding(said: Said, context: StepContext): string[] {
     if (isFromBehind && isOverPart && to.end === "rear" && !from.plus && !to.plus) return set(said, to, from);
     return [];
   }
-  const [front, usualRear] = zoneOf(role, context.hasBead) ?? (usualZones.body as [Place, Place]);
+  const [front, usualRear] = zoneOf(role, context) ?? (usualZones.body as [Place, Place]);
   // Where the thread was taken round the bend, the body begins there.
   const rear = role === "body" && hangs && alongShank(hangs) > 1 ? hangs : usualRear;
   const { begin, end, there } = said;
@@ -314,10 +322,11 @@ const BALL_GAPES = 0.3;
 /** A collar that is dubbed is wider than one that is wound at a spot. */
 const dubbedCollar: [Place, Place] = [{ eyeLengths: 1 }, { eyeLengths: 2 }];
 
-function settleDressed(said: Said, { role, hangs, hasBead }: StepContext): string[] {
+function settleDressed(said: Said, context: StepContext): string[] {
+  const { role, hangs } = context;
   if (said.from !== undefined) return [];
   const [front, rear] =
-    (role === "collar" ? dubbedCollar : zoneOf(role, hasBead)) ?? (usualZones.body as [Place, Place]);
+    (role === "collar" ? dubbedCollar : zoneOf(role, context)) ?? (usualZones.body as [Place, Place]);
   const { begin, end, there } = said;
   if (begin && end) return set(said, begin, end);
   const begins = begin ?? (hangs && alongShank(hangs) > alongShank(front) + 0.03 ? hangs : undefined);
@@ -368,7 +377,8 @@ function turnsThere(said: Said, there: Place): string[] | undefined {
 const MIDDLE = 0.5;
 
 const SHANK_END = 0.95;
-function settleLaid(said: Said, { role, form, hangs, hasBead }: StepContext): string[] {
+function settleLaid(said: Said, context: StepContext): string[] {
+  const { role, form, hangs } = context;
   if (said.from !== undefined) {
     if (said.to !== undefined) return [];
   }
@@ -378,7 +388,7 @@ function settleLaid(said: Said, { role, form, hangs, hasBead }: StepContext): st
     delete said.laid;
     return set(said, from, to);
   }
-  const zone = zoneOf(role, hasBead);
+  const zone = zoneOf(role, context);
   const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end;
   const there = place ?? hangs;
   if (there === undefined) {

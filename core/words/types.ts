@@ -22,6 +22,8 @@ export interface StepContext {
   tiedInAt?: Place;
   /** A bead takes the front of the shank. */
   hasBead?: boolean;
+  /** Nothing lies in front of the body, in a recipe that is told to its end. */
+  isBodyAlone?: boolean;
   /** A soft feather, of which one fly is tied. */
   isSoft?: boolean;
   /** Width of one strand in mm, for a winding that is centred. */

@@ -68,6 +68,7 @@ export function make(
     isSoft: material?.feather?.soft,
     widthMm: material?.strand?.width,
     hasBead: bench.components.some((c) => c.role === "bead"),
+    isBodyAlone: bench.isBodyAlone,
   };
   settleParts(said, t, bench.last.component);
   settleBead(said, bench);

@@ -16,7 +16,7 @@ export function boundInFor(bench: Bench, w: Waiting, own: Said, role: Role | und
   const isFlat = w.form === "tinsel" && own.rule?.touching === true && own.rule.turns === undefined;
   if (isFlat && !bench.ofRole("body") && !bench.ahead.has("body")) asPart(bench, w, "rib", "body");
   if (own.palmered || own.roundPost || isWoundBack(w, own)) asPart(bench, w, "collar", "hackle");
-  const rear = role === "thorax" && asPart(bench, w, "body", "thorax") ? zoneOf("thorax", false)?.[1] : undefined;
+  const rear = role === "thorax" && asPart(bench, w, "body", "thorax") ? zoneOf("thorax")?.[1] : undefined;
   if (rear) bindInAt(bench, w, rear);
 }
 

@@ -1,0 +1,25 @@
+import type { MaterialForm } from "../materials";
+import type { Role } from "../recipe";
+import { lineOf, type Reading } from "./reading";
+import { formTold, type Told } from "./told";
+
+/** Parts that lie behind the head and leave the front of the shank to the body. */
+const besides = new Set<Role>(["hook", "thread", "bead", "weight", "tail", "tag", "butt", "rib", "body", "wing case"]);
+const ending = new Set<Role>(["finish", "head"]);
+/** Of these no part is made that would lie in front of a body, also where none is named. */
+const thin = new Set<MaterialForm | undefined>([undefined, "thread", "wire", "liquid", "bead", "weight wire"]);
+
+/**
+ * Whether a recipe that is told to its end has one body and nothing in front of it: the body of a midge or a scud
+ * goes on to the head, and that of a fly with a hackle or a thorax leaves room for it.
+ */
+export function isBodyAlone(r: Reading): boolean {
+  const lines = r.lines.map((_, i) => i).filter((i) => lineOf(r, i).kind === "steps");
+  const told = lines.flatMap((i) => r.told(i));
+  const roles = new Set([...lines.flatMap((i) => r.heads[i]?.role ?? []), ...told.flatMap((t) => t.role ?? [])]);
+  if (![...roles].every((role) => besides.has(role) || ending.has(role))) return false;
+  const isEnded = [...ending].some((role) => roles.has(role)) || told.some((t) => t.kind === "whip");
+  const bodies = told.filter((t) => t.role === "body" && t.description);
+  const isKnown = (t: Told): boolean => t.role !== undefined || thin.has(formTold(t));
+  return isEnded && bodies.length === 1 && told.every(isKnown);
+}
