@@ -239,6 +239,9 @@ export const FILLER = anyOf(
 
 /** Words that say in which manner; they are kept with the line as they stand, and change no quantity. */
 export const MANNER = anyOf(
+  "(?:to\\s+be\\s+|and\\s+)?(?:trapped|held|bound\\s+down|locked|secured|caught\\s+down)\\s+by\\s+the\\s+(?:rib|wire|tinsel)",
+  "(?:and\\s+)?cupped(?:\\s+(?:in|out)(?:wards?)?)?(?=\\s*(?:[,.;]|$))",
+  "(?:over\\s+)?(?:all|everything)?\\s*but\\s+the\\s+eye(?=\\s*(?:[,.;]|$))",
   "doubled(?=\\s+(?:[a-z]+\\s+)?(?:hackle|hen|cock|heron|saddle|feather)\\b)",
   "cut\\s+(?:to\\s+)?(?=\\d[\\d.,]*\\s*mm\\s+wide\\b)",
   "(?:and\\s+|then\\s+)?paint(?:\\s+on)?(?:\\s+(?:an?|the|two|some))?(?:\\s+(?:small|little|tiny|\\w+))?\\s+eyes?(?:\\s+on(?:\\s+(?:it|each\\s+side|both\\s+sides))?)?",

@@ -147,6 +147,27 @@ const countedBehind = new RegExp(
   `(?<=\\b(fib(?:re|er)s|barbs|hairs|strands),\\s+)(${A_COUNT})(?=\\s+(?:below|beneath|underneath|on\\s+top)(?!\\p{L}))`,
   "giu",
 );
+/** “A sparse turn of partridge” is one turn. */
+const oneTurn =
+  /(?<=(?<!\p{L})(?:an?|one)\s)(?:sparse|full|careful|neat|nice|loose|tight|open|quick)\s+(?=(?:turn|wrap)\s+of\b)/giu;
+/** “A slip from a left and a slip from a right quill” */
+const leftAndRight =
+  /(?:an?|one)\s+(?:slip|section|strip)\s+from\s+an?\s+left\s+and\s+(?:(?:an?|one)\s+(?:slip|section|strip)\s+)?(?:from\s+)?an?\s+right\s+(?=\p{L})/giu;
+/** “Hare's lug” */
+const hareLug = /(?<=\bhare)['’]s\s+lugs?(?!\p{L})/giu;
+/** “Equal in length to the shank” */
+const equalInLength = /equal\s+in\s+length\s+to(?=\s)/giu;
+/** “Pluck out the fur either side” */
+const pluckOut = /(?<!\p{L})pluck(?=\s+out\s)/giu;
+/** “Tail and belly: a strip”: one strip is both. */
+const tailAndBelly = /(?<=^\W*tail)\s+and\s+belly(?=\s*[:=-])/giu;
+/** “One each side of the thorax”: it lies beside that, and is none. */
+const besideThorax =
+  /(?<=\b(?:one|two|three|\d+)\s(?:on\s)?(?:each|either)\sside)\s+of\s+the\s+thorax(?=\s*(?:[,.;]|$))/giu;
+/** “Figure-eighted 12 times” */
+const eightedTimes = new RegExp(`figure[- ](?:of[- ])?eighted\\s+(${A_COUNT})\\s+times`, "giu");
+/** “Dress it on a number eight, long in the shank.” */
+const longInShank = /(?<=\d\w*|eight|ten|twelve|fourteen|six|four),?\s+(long|short)\s+in\s+the\s+shank/giu;
 /** “Flat pearl, fine”: of tinsel. */
 const flatOf =
   /(?<=^\W*(?:rib|tag|body)\b.*\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
@@ -199,5 +220,14 @@ export const otherWords: readonly Rule[] = [
   { has: ["coq-"], written: ofType, as: (m) => inPlace(m, "") },
   { has: ["turns", "wraps"], written: woundOn, as: (m) => inPlace(m, `; wind the ${m[1] ?? ""} `) },
   { has: ["below", "beneath", "on top"], written: countedBehind, as: (m) => inPlace(m, `${m[2] ?? ""} ${m[1] ?? ""}`) },
+  { has: ["turn", "wrap"], written: oneTurn, as: (m) => inPlace(m, "") },
+  { has: ["left"], written: leftAndRight, as: (m) => inPlace(m, "matched slips of ") },
+  { has: ["lug"], written: hareLug, as: (m) => inPlace(m, "") },
+  { has: ["equal"], written: equalInLength, as: (m) => inPlace(m, "equal to") },
+  { has: ["pluck"], written: pluckOut, as: (m) => inPlace(m, "pick") },
+  { has: ["belly"], written: tailAndBelly, as: (m) => inPlace(m, "") },
+  { has: ["thorax"], written: besideThorax, as: (m) => inPlace(m, "") },
+  { has: ["eighted"], written: eightedTimes, as: (m) => inPlace(m, `${m[1] ?? ""} figure-of-eight wraps`) },
+  { has: ["in the shank"], written: longInShank, as: (m) => inPlace(m, ` ${m[1] ?? ""} shank`) },
   { has: ["pearl"], written: flatOf, as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }] },
 ];

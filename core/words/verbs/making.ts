@@ -7,7 +7,7 @@ import { askOtherSizes, sizeNotes, withSizes } from "./onSizes";
 import type { Role } from "../../recipe";
 import type { Bench } from "../bench";
 import type { RecipeStep, Component } from "../../recipe";
-import { usualAmounts, asManyTurns, asLongAs, askWhatSize, thickOrLong, askHowFull } from "./usual";
+import { usualAmounts, asManyTurns, asLongAs, isHalf, askWhatSize, thickOrLong, askHowFull } from "./usual";
 import { backToBody, settleParts, ribOverCover, settleBead, weightInThorax, frontOf, LEAST_WAY } from "./places";
 import { settle, alongShank } from "../settle";
 import { build, missingQuantity } from "../build";
@@ -93,6 +93,14 @@ export function make(
 }
 
 /** What was said, completed by what its part, its stuff and the parts before it make of it. */
+/** “Front lump: black fur, 1.5 mm thick”: in its half, and about as long as it is thick. */
+function asLump(said: Said): void {
+  const [thick] = said.fullness ?? [];
+  if (said.size === undefined && thick && "mm" in thick && isHalf(said)) {
+    said.size = said.fullness;
+    said.isLong = true;
+  }
+}
 const rings = new Set<Role | undefined>(["collar", "butt", "tag", "head"]);
 /** “Collar: dark fur, 2 mm wide” goes so far along the shank; a body is so thick. */
 function asWide(said: Said, role: Role | undefined): void {
@@ -127,6 +135,7 @@ function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [num
   asManyTurns(said, component, bench);
   if (kind === "wind" && (role === "tag" || role === "butt" || said.isLong)) asLongAs(said, role);
   if (kind === "dress" && said.isWide) asWide(said, role);
+  if (kind === "dress" && said.shape === "ball") asLump(said);
   if (kind === "dress" && said.isLong) asLongAs(said, role);
   // “Tail: breast feather, wound as a hackle”: where it is tied in.
   const isHackleOfTail =

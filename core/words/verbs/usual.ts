@@ -32,7 +32,8 @@ export function asLongAs(said: Said, role: Role | undefined): void {
   if (half === "front") said.there ??= { eyeLengths: 1.5 };
   if (said.there && "landmark" in said.there && said.there.landmark === "bend" && !said.there.plus) delete said.there;
   if (said.from || said.to || (said.begin && said.end)) return;
-  const usual: Place | undefined = role === "thorax" || role === "head" || role === "collar" ? { eyeLengths: 1 } : undefined;
+  const usual: Place | undefined =
+    role === "thorax" || role === "head" || role === "collar" ? { eyeLengths: 1 } : undefined;
   const front = said.there ?? said.begin ?? usual;
   const moved = (p: Place, by: number): Place | undefined =>
     p.plus === undefined ? { ...p, plus: { mm: by } } : undefined;
@@ -48,7 +49,7 @@ export function asLongAs(said: Said, role: Role | undefined): void {
 }
 
 /** Whether only one half of the shank was named. */
-function isHalf({ from, to }: Said): "rear" | "front" | undefined {
+export function isHalf({ from, to }: Said): "rear" | "front" | undefined {
   if (from && "fraction" in from && from.fraction === 0.5 && to && isSame(to, { landmark: "bend" })) return "rear";
   return to && "fraction" in to && to.fraction === 0.5 && from && isSame(from, { eyeLengths: 1.5 })
     ? "front"

@@ -191,7 +191,7 @@ export const roundPost: Clause = clause(
   "round the post",
   words(
     anyOf(
-      "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|(?<!\\b(?:forwards?|up|back|thread|silk)\\s+)to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post",
+      "(?:a?round|about|on|(?:tied|bound)\\s+(?:in\\s+|on\\s+)?to|(?<!\\b(?:forwards?|up|back|thread|silk)\\s+)(?<!\\b(?:body|abdomen|biots?|quills?|herls?|floss|wire|tinsel)\\b[^.;]*\\s)to)\\s+(?:the\\s+)?(?:(?:base|foot|root|bottom)\\s+of\\s+(?:the\\s+|this\\s+|its\\s+)?)?(?:wing\\s+)?post",
       "(?:a?round|about)\\s+(?:the\\s+)?(?:base|foot|root)\\s+of\\s+(?:the\\s+)?wings?",
       "(?:(?:coming|going|working)\\s+)?(?:up|down)\\s+(?:and\\s+(?:up|down)\\s+)?(?:the\\s+)?(?:wing\\s+)?post",
       "(?:up|a?round)\\s+(?:and\\s+down\\s+)?(?:the|its|their)\\s+(?:base|foot|root)s?(?:\\s+of\\s+(?:it|them))?(?=\\s*(?:[,.;]|$|to\\b|for\\b))",
