@@ -49,6 +49,23 @@ describe("a length stated as a rule", () => {
     expect(lengths(steps, BEAD).mm({ of: "body", times: 1 })).toBeCloseTo(hook.shank - BEAD, 9);
     expect(lengths(steps, 0).mm({ of: "body", times: 1 })).toBeCloseTo(hook.shank, 9);
   });
+  test("a body of foam that is bound along the shank is as long as it lies, and one that waits has no length yet", () => {
+    const laid: RecipeStep = {
+      id: "laid",
+      name: "body",
+      component: "body",
+      do: "lay",
+      amount: { strands: 1, folded: false },
+      from: { fraction: 0.3 },
+      to: { landmark: "bend" },
+    };
+    const onTheFly = (step: RecipeStep): RecipeStep[] => base.steps.map((s) => (s.id === "body" ? step : s));
+    expect(lengths(onTheFly(laid)).mm({ of: "body", times: 1 })).toBeCloseTo(0.7 * hook.shank, 9);
+    const waits = onTheFly({ ...laid, countedWhenWound: true });
+    expect(refusalOf(() => lengths(waits).mm({ of: "body", times: 1 }))).toMatchObject({
+      code: "LENGTH_RULE_UNRESOLVED",
+    });
+  });
   test("fibres of the tail that are wound on measure as the body, of a fly that has no other", () => {
     const wound: RecipeStep = {
       id: "wound",

@@ -105,8 +105,18 @@ export class Lengths {
     });
   }
 
+  /** Where a strip lies that is bound along the shank: a body of foam. */
+  private laidSpansOf(role: Role): number[] {
+    return this.stepsOf(role).flatMap((s) =>
+      s.do === "lay" && !s.countedWhenWound && s.shown === undefined
+        ? [placeAt(s.from, this.hook, this.beadMm), placeAt(s.to, this.hook, this.beadMm)]
+        : [],
+    );
+  }
+
   private zoneLength(part: "body" | "thorax"): number {
-    const own = this.spansOf(part);
+    const wound = this.spansOf(part);
+    const own = wound.length > 0 ? wound : this.laidSpansOf(part);
     // The fibres of a tail that are wound on are the body of a fly that has no other.
     const spans = own.length > 0 || part === "thorax" ? own : this.spansOf("tail", isCarriedOn);
     if (spans.length === 0) throw new DomainError("LENGTH_RULE_UNRESOLVED", { part });

@@ -83,7 +83,7 @@ export class PlacesOfParts {
         // What is taken over lies from its tie-in to where it is held; what only waits to be wound gives no place.
         if (step.tiedIn !== undefined) return ordered(this.mm(step.from), this.mm(step.to));
         if (step.countedWhenWound) return undefined;
-        return step.tieIn
+        return step.tieIn && !liesAlong(step)
           ? ordered(this.mm(step.tieIn.at), this.mm(step.tieIn.at))
           : ordered(this.mm(step.from), this.mm(step.to));
       default:
@@ -104,6 +104,10 @@ export class PlacesOfParts {
     );
   }
 }
+
+/** A strip that is bound along the shank lies there, and nothing of it stands off or waits. */
+const liesAlong = ({ shown, hanging, attitude }: RecipeStep & { do: "lay" }): boolean =>
+  shown === undefined && hanging === undefined && attitude === undefined;
 
 const ordered = (a: number, b: number): Extent => ({ front: Math.min(a, b), rear: Math.max(a, b) });
 

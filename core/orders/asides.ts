@@ -30,7 +30,7 @@ const GREETING_BEFORE = new RegExp(
 const OF_AN_ORDER = /(?<!\p{L})(?:für|for|on behalf of|im auftrag|bestell\p{L}*)(?!\p{L})/iu;
 /** A closing at the end of a line, before who signs. */
 const CLOSING_AFTER =
-  /(?<=[.!?]\s+)(?:many thanks|thanks(?: again| a lot)?|thank you|cheers|all the best|best(?: regards| wishes)?|kind regards|regards|viele grüße|beste grüße|liebe grüße|herzliche grüße|(?:mit )?(?:freundlichen?|besten?|vielen?|lieben?) grü(?:ß|ss)en?|grü(?:ß|ss)e|gruß|mfg|lg|vg|danke|yours(?: sincerely| faithfully| truly)?|sincerely)\s*[,.!]?\s*(?=\p{Lu}|$)/giu;
+  /(?<=[.!?]\s+)(?:many thanks|thanks(?: again| a lot)?|thank you|ta(?=,)|cheers|all the best|best(?: regards| wishes)?|kind regards|regards|viele grüße|beste grüße|liebe grüße|herzliche grüße|(?:mit )?(?:freundlichen?|besten?|vielen?|lieben?) grü(?:ß|ss)en?|grü(?:ß|ss)e|gruß|mfg|lg|vg|danke|yours(?: sincerely| faithfully| truly)?|sincerely)\s*[,.!]?\s*(?=\p{Lu}|$)/giu;
 
 const CLOSING =
   /^(?:(?:with\s+)?(?:many |kind |best |warm )?(?:thanks|regards|wishes)(?:\s+from\s+\p{L}+)?|thank you|thx|ta|cheers|all the best|best|sincerely|yours(?: \p{L}+)?|tight lines|see you|(?:mit )?(?:viele[nr]?|freundliche[nr]?|beste[nr]?|herzliche[nr]?|liebe[nr]?|schöne[nr]?) grü(?:ß|ss)en?|mfg|lg|vg|danke(?: schön)?|vielen dank|besten dank|gruß)(?!\p{L})[^\d]{0,60}$/iu;

@@ -34,7 +34,7 @@ function weeksBack(date: string, said: string | undefined): string {
 }
 /** “Week of 12 April”: from that day on they are waited for. */
 const WEEK_OF =
-  /^(?:(?:we\s+|i\s+)?(?:need|want)(?:ed)?\s+(?:(?:them|it|these|this|all|everything)\s+)?)?(?:(?:for|in|by|during)\s+)?(?:the\s+)?(?:week\s+(?:of|commencing|beginning|starting)|w\/c|woche\s+(?:ab|vom))\s+(?:the\s+)?/iu;
+  /^(?:(?:delivery|deliver|lieferung)\s+)?(?:(?:we\s+|i\s+)?(?:need|want)(?:ed)?\s+(?:(?:them|it|these|this|all|everything)\s+)?)?(?:(?:for|in|by|during)\s+)?(?:the\s+)?(?:week\s+(?:of|commencing|beginning|starting)|w\/c|woche\s+(?:ab|vom))\s+(?:the\s+)?/iu;
 const LEADS =
   /^(?:book|booking|following|arrival|arriving|bill|billed|invoice|sold|account|would|like|likes|please|orders|ordering|requests|asks|asking|here|hier|again|writes|calling|speaking|new|re-?order|restock|hätte|hätten|möchte|möchten|gerne?|bestellt|braucht|will|want|need|and|&|it's|its|this|is|at|attn\.?|on|behalf|of|\p{L}\.?|\/|for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|needed|required|ship|shipping|ships|account|name|shop|deliver|delivery)$/iu;
 const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s+)?/iu;
@@ -178,8 +178,8 @@ export class Heading {
     const after = stretch.left.slice(last.end - stretch.start);
     const isSubject = /^\s*(?:the\s+)?$/iu.test(before) && HAS_A_WISH.test(after);
     const isApart = /[.,;–-]\s+(?:the\s+)?$/u.test(before) && /^\s*(?:[.,;]|\s[–-]|\uE000|$)/u.test(after);
-    // “Quayhead: 5 dz …”, “Quayhead by 10 March: …”: at the head of what is ordered.
-    const isAhead = /^\s*(?:the\s+)?$/iu.test(before) && /^[\s\uE000]*:/u.test(after);
+    // “Quayhead: 5 dz …”, “Quayhead 5 dz …”, “Quayhead by 10 March: …”: at the head of what is ordered.
+    const isAhead = /^\s*(?:the\s+)?$/iu.test(before) && /^[\s\uE000]*(?::|\d)/u.test(after);
     return LED_BY.test(before) || isApart || isSubject || isAhead ? named : undefined;
   }
 

@@ -346,8 +346,11 @@ const timesIn = (words: string): number =>
 const asMany = (text: string, start: number, found: Quantity[]): Quantity[] =>
   allOf(AS_MANY, text).flatMap((m): Quantity[] => {
     const at: [number, number] = [start + m.index, start + m.index + m[0].length];
-    const before = found.filter((f) => f.at[1] <= at[0]).at(-1);
-    const flies = (before?.flies ?? NaN) * timesIn(m[0]);
+    const all = found.filter((f) => f.at[1] <= at[0]);
+    // “4 dz in 8, 4 dz in 10, and twice that in green”: of the last, or of both? That is asked.
+    const isOfOneSize = /^\s+(?:in\s+)?(?:sizes?\s+)?#?\d/iu.test(text.slice(m.index + m[0].length));
+    if (all.length > 1 && !isOfOneSize && /(?<!\p{L})that$/iu.test(m[0])) return [];
+    const flies = (all.at(-1)?.flies ?? NaN) * timesIn(m[0]);
     return Number.isInteger(flies) ? [{ at, flies }] : [];
   });
 const AS_MANY =

@@ -179,8 +179,11 @@ describe("what is named in front of its verb", () => {
     expect(asked("5 herls, wound to the thorax")).toHaveLength(1);
     expect(told("5 herls, wound to the thorax")).toEqual([]);
   });
-  test.each(["ribbed with 4 thread wraps", "segmented with 4 thread bands"])("the thread over a body: %s", (words) => {
-    expect(of("rib", `Body: yellow foam 3mm thick, ${words}`)[1]).toMatch(/^rib: 4 turns/);
+  test("the thread over a body ribs it, and ties foam down where it parts that in segments", () => {
+    expect(of("rib", "Body: yellow foam 3mm thick, ribbed with 4 thread wraps")[1]).toMatch(/^rib: 4 turns/);
+    const [body, ...more] = of("body", "Body: yellow foam 3mm thick, segmented with 4 thread bands");
+    expect(body).toMatch(/^body: 1 strand, .* with 20 wraps$/);
+    expect(more).toEqual([]);
   });
   test("a colour and a number name the thread also ahead of what is done with it", () => {
     const { recipe } = read("Brown 8/0, cover the shank and go to the bend", "Hook: nymph 12\n");
