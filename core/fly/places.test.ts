@@ -56,28 +56,26 @@ describe("places that parts give", () => {
     expect(where({ part: "tail", end: "front" }, body("rear"))[0]).toBeCloseTo(hook.shank, 6);
   });
   test("a strip that is bound along the shank has the two ends of where it lies", () => {
-    const foam = changed((r) => {
-      r.steps = r.steps.map(
-        (s): RecipeStep =>
-          s.id === "body"
-            ? {
-                id: "body",
-                name: "body",
-                component: "body",
-                do: "lay",
-                amount: { strands: 1, folded: false },
-                from: { fraction: 0.3 },
-                to: { landmark: "bend" },
-                tieIn: { at: { landmark: "bend" }, wraps: 12 },
-              }
-            : s,
-      );
-    });
     const { hook } = tie(recipe());
-    expect(where(body("front"), body("rear"), {}, foam)).toEqual([
-      expect.closeTo(0.3 * hook.shank, 6),
-      expect.closeTo(hook.shank, 6),
-    ]);
+    const foam: RecipeStep = {
+      id: "foam",
+      name: "body",
+      component: "body",
+      do: "lay",
+      amount: { strands: 1, folded: false },
+      from: { fraction: 0.3 },
+      to: { landmark: "bend" },
+      tieIn: { at: { landmark: "bend" }, wraps: 12 },
+    };
+    const on = { hook, beadMm: 0, materialOf: () => undefined, nameOf: (id: string) => id };
+    const endsOf = (step: RecipeStep): number[] => {
+      const places = new PlacesOfParts({ ...on, steps: [step] });
+      return [body("front"), body("rear")].map((place) => placeAt(places.settle(place), hook, 0));
+    };
+    expect(endsOf(foam)).toEqual([expect.closeTo(0.3 * hook.shank, 6), expect.closeTo(hook.shank, 6)]);
+    // What stands off lies where it is tied in.
+    const tail: RecipeStep = { ...foam, shown: { mm: 5 } };
+    expect(endsOf(tail)).toEqual([expect.closeTo(hook.shank, 6), expect.closeTo(hook.shank, 6)]);
   });
   test("touching turns without an end are over where so many of them are", () => {
     const wire = materials.get("wire")?.strand?.width ?? 0;
