@@ -181,8 +181,8 @@ function withFeathers({ kind, said: spoken, description }: Told): Told["said"] {
   // “three pairs of brown rubber”: strands come in no pairs of feathers.
   if (kind === "lay" && (form === "rubber" || form === "flash") && said.amount && "feathers" in said.amount)
     return { ...said, amount: { strands: said.amount.feathers, folded: false } };
-  // “biots, a pair”: two fibres, no feathers.
-  if (kind === "lay" && /biots?$/.test(noun) && said.amount && "feathers" in said.amount)
+  // “biots, a pair”, “a pair of guard hairs”: two fibres, no feathers.
+  if (kind === "lay" && (/biots?$/.test(noun) || form === "hair") && said.amount && "feathers" in said.amount)
     return { ...said, amount: { fibres: said.amount.feathers } };
   // “two strips of goose biot”: each is one of its fibres.
   if (kind === "lay" && /biots?$/.test(noun) && said.isSlips && said.count !== undefined && !said.amount)

@@ -168,6 +168,19 @@ const besideThorax =
 const eightedTimes = new RegExp(`figure[- ](?:of[- ])?eighted\\s+(${A_COUNT})\\s+times`, "giu");
 /** “Dress it on a number eight, long in the shank.” */
 const longInShank = /(?<=\d\w*|eight|ten|twelve|fourteen|six|four),?\s+(long|short)\s+in\s+the\s+shank/giu;
+/** “Eyes: 5 mm epoxy, one a side” */
+const epoxyEyes = /(?<=^\W*eyes\s*[:=,-]?\s*(?:\d[\d.,]*\s*mm\s+)?)epoxy(?=\s*(?:[,.;]|$))/giu;
+/** “Tie in and leave”: it waits there. */
+const leaves =
+  /(?<=\btied?\s+(?:(?:it|them)\s+)?in\s+(?:[^.;,]{2,40}\s+)?)and\s+(leave|left)(?:\s+(?:it|there))*(?=\s*(?:[,.;]|$))/giu;
+/** “14 turns of lead, and run red thread over all of it” */
+const overTheLead =
+  /(?<=\b(?:lead|weight)\b[^;]*\b(?:thread|silk)\s+)over\s+(?:all\s+of\s+)?(?:it|that|them)(?!\p{L}|\s+both)/giu;
+/** “Gold wire for the rib, tie in and leave”: what is tied in is told ahead of it. */
+const stuffThenTied =
+  /(?<=^\W*(?:\d+\W+)?)((?:\d[\d.]*\s*mm\s+)?\p{L}[\p{L}\d.\s-]{2,40}\sfor\s+(?:the|an?)\s+\p{L}+),\s+(?:and\s+|then\s+)*tie\s+(?:it\s+|them\s+)?in(?!\p{L})/giu;
+/** “Five turns, then cut the copper”: none is taken anew. */
+const cutIt = /(?<=\bturns\b[^.;]*\s)cut(?=\s+the\s+(?:copper|gold|silver|oval|wire|tinsel|mono|rib)\s*(?:[,.;]|$))/giu;
 /** “Flat pearl, fine”: of tinsel. */
 const flatOf =
   /(?<=^\W*(?:rib|tag|body)\b.*\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
@@ -229,5 +242,10 @@ export const otherWords: readonly Rule[] = [
   { has: ["thorax"], written: besideThorax, as: (m) => inPlace(m, "") },
   { has: ["eighted"], written: eightedTimes, as: (m) => inPlace(m, `${m[1] ?? ""} figure-of-eight wraps`) },
   { has: ["in the shank"], written: longInShank, as: (m) => inPlace(m, ` ${m[1] ?? ""} shank`) },
+  { has: ["epoxy"], written: epoxyEyes, as: (m) => inPlace(m, "epoxy eyes") },
+  { has: ["leave", "left"], written: leaves, as: (m) => inPlace(m, `and ${m[1] ?? ""} hanging`) },
+  { has: ["over"], written: overTheLead, as: (m) => inPlace(m, "over the lead") },
+  { has: ["for"], written: stuffThenTied, as: (m) => inPlace(m, `tie in ${m[1] ?? ""}`) },
+  { has: ["cut the"], written: cutIt, as: (m) => inPlace(m, "trim") },
   { has: ["pearl"], written: flatOf, as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }] },
 ];
