@@ -48,7 +48,7 @@ export function readFacts(r: Reading, i: number): void {
   if (text.trim() === "") line.kind = "aside";
   else if (isHeading(text)) aside(r, i);
   else if (/^\s*(?:note|nb|n\.b\.|remark)\s*[:.]/.test(text)) aside(r, i);
-  else if (namesStuffOnly(lineOf(r, i).text.toLowerCase())) askParts(r, i);
+  else if (namesStuffOnly(line.text.toLowerCase(), text)) askParts(r, i);
   else if (isNumberedName(r, i)) readTitle(r, i);
   else if (r.heads[i]?.role === "hook" || isHookTold(r, i)) readHookLine(r, i);
   else if (readIntroduction(r, i)) return;
@@ -64,20 +64,39 @@ export function readFacts(r: Reading, i: number): void {
 const stuffAhead =
   /^\s*(?:you(?:\s+will|'ll)?\s+need|you\s+want|what\s+you(?:\s+will|'ll)?\s+need|(?:the\s+)?materials?(?:\s+list)?|ingredients|kit(?:\s+list)?)\s*:\s+(?=\S)/;
 const FEWEST_NAMED = 3;
-const MOST_WORDS = 5;
+const MOST_WORDS = 8;
 /** “You need: olive marabou, olive chenille, gold wire”: materials, and for no part. */
-function namesStuffOnly(text: string): boolean {
+function namesStuffOnly(text: string, left: string): boolean {
   const lead = stuffAhead.exec(text)?.[0];
   if (lead === undefined) return false;
+  // What is a list of materials in one line is taken out of it already.
+  if (left.trim().length < text.slice(lead.length).trim().length / 2) return false;
   const named = text.slice(lead.length).split(/[,;]/);
   const isStuff = (words: string): boolean =>
     words.trim().split(/\s+/).length <= MOST_WORDS && !headOf(words.trim()).isListed && !verbAt(words.trim(), 0);
-  return named.length >= FEWEST_NAMED && named.every(isStuff);
+  // Hook, bead and thread are told of in such a line as in any other.
+  const others = named.filter((words) => !toldAnyway.test(words));
+  return others.length >= FEWEST_NAMED && named.every(isStuff);
+}
+const toldAnyway = /\b(?:hooks?|beads?|cones?|thread|silk|[1-6]x)\b/;
+/** “You need: a #12 2XL nymph hook, …”: what the list says of the hook is a fact all the same. */
+function hookAmong(r: Reading, i: number): void {
+  const named = (r.plain[i] ?? "").replace(stuffAhead, "").split(/;|,(?!\s*[1-6]\s?x)/);
+  const hook = named.find((words) => /\bhooks?\b/.test(words) || isHookAlone(words));
+  if (hook === undefined) return;
+  const said = readHook(hook, r.context.hooks);
+  const { facts } = r.bench;
+  if (said.sizes) facts.sizes ??= said.sizes;
+  if (said.family) facts.family ??= said.family;
+  if (!said.model || facts.hookModel) return;
+  facts.hookModel = said.model.id;
+  lineOf(r, i).assumed.push(said.model.name);
 }
 /** Nothing is tied by such a line: it is asked what each is for. */
 function askParts(r: Reading, i: number): void {
   const line = lineOf(r, i);
   line.kind = "aside";
+  hookAmong(r, i);
   const words = line.text.trim();
   const at: [number, number] = [line.text.indexOf(words), line.text.indexOf(words) + words.length];
   line.marks.push({ at, kind: "doubt" });

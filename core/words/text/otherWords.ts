@@ -181,6 +181,9 @@ const stuffThenTied =
   /(?<=^\W*(?:\d+\W+)?)((?:\d[\d.]*\s*mm\s+)?\p{L}[\p{L}\d.\s-]{2,40}\sfor\s+(?:the|an?)\s+\p{L}+),\s+(?:and\s+|then\s+)*tie\s+(?:it\s+|them\s+)?in(?!\p{L})/giu;
 /** “Five turns, then cut the copper”: none is taken anew. */
 const cutIt = /(?<=\bturns\b[^.;]*\s)cut(?=\s+the\s+(?:copper|gold|silver|oval|wire|tinsel|mono|rib)\s*(?:[,.;]|$))/giu;
+/** “Tied down at the bend with the rib”, which is wound already. */
+const byTheRib =
+  /(?<=\b(?:tied|bound|held|lashed|secured)\s+down(?:\s+at\s+the\s+\p{L}+)?)\s+(?:with|by)\s+the\s+rib(?=\s*(?:[.,;]|$))/giu;
 /** “Flat pearl, fine”: of tinsel. */
 const flatOf =
   /(?<=^\W*(?:rib|tag|body)\b.*\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
@@ -247,5 +250,6 @@ export const otherWords: readonly Rule[] = [
   { has: ["over"], written: overTheLead, as: (m) => inPlace(m, "over the lead") },
   { has: ["for"], written: stuffThenTied, as: (m) => inPlace(m, `tie in ${m[1] ?? ""}`) },
   { has: ["cut the"], written: cutIt, as: (m) => inPlace(m, "trim") },
+  { has: ["rib"], written: byTheRib, as: (m) => inPlace(m, "") },
   { has: ["pearl"], written: flatOf, as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }] },
 ];
