@@ -239,6 +239,7 @@ export const FILLER = anyOf(
 
 /** Words that say in which manner; they are kept with the line as they stand, and change no quantity. */
 export const MANNER = anyOf(
+  "(?:in\\s+and\\s+)?a?round(?:\\s+and\\s+between)?\\s+the\\s+(?:rubber\\s+)?legs(?=\\s*(?:[,.;]|$))",
   "(?:to\\s+be\\s+|and\\s+)?(?:trapped|held|bound\\s+down|locked|secured|caught\\s+down)\\s+by\\s+the\\s+(?:rib|wire|tinsel)",
   "(?:and\\s+)?cupped(?:\\s+(?:in|out)(?:wards?)?)?(?=\\s*(?:[,.;]|$))",
   "(?:over\\s+)?(?:all|everything)?\\s*but\\s+the\\s+eye(?=\\s*(?:[,.;]|$))",

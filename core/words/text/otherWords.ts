@@ -29,7 +29,7 @@ const stripBound =
 const thenPart = /,?\s+then\s+(?:an?\s+)?((\p{L}+)\s+(?:\p{L}+\s+){1,2}?)(butt|tag|collar)(?=\s*(?:[.,;]|$))/giu;
 /** “Tie in a hackle behind the wing, two turns behind and three in front” */
 const turnsAround = new RegExp(
-  `(?<=\\btie\\s+in\\b[^.;]*\\bhackles?\\b[^.;]*),\\s+(?=(?:\\d+|${NUMBER_WORD})\\s+turns?\\s+behind\\s+(?:the\\s+\\p{L}+\\s+|it\\s+)?and\\s)`,
+  `(?<=\\btie\\s+in\\b[^.;]*\\bhackles?\\b[^.;]*)[,;]\\s+(?=(?:\\d+|${NUMBER_WORD})\\s+turns?\\s+behind(?:\\s+(?:the\\s+\\p{L}+|it))?(?:\\s+and\\s|,\\s+(?:and\\s+)?(?:\\d|${NUMBER_WORD})))`,
   "giu",
 );
 /** “Finish with four whip turns” */
@@ -184,6 +184,24 @@ const cutIt = /(?<=\bturns\b[^.;]*\s)cut(?=\s+the\s+(?:copper|gold|silver|oval|w
 /** “Tied down at the bend with the rib”, which is wound already. */
 const byTheRib =
   /(?<=\b(?:tied|bound|held|lashed|secured)\s+down(?:\s+at\s+the\s+\p{L}+)?)\s+(?:with|by)\s+the\s+rib(?=\s*(?:[.,;]|$))/giu;
+/** “Hackle: black hen, beard style, 15 fibres” */
+const beardStyle = /(?<!\p{L})beard[\s-]+(?:style|fashion|wise)(?!\p{L})/giu;
+/** “Thread over the lead, ending at the bend” */
+const endingAt = /(?<=\b(?:thread|silk)\b[^.;]*),?\s+ending\s+at(?=\s+the\s)/giu;
+/** “Zonker strip, 3 mm x 40 mm”: so wide and so long. */
+const wideByLong = /(?<=\bstrip\b[^.;]*\s)(\d[\d.,]*)\s?(?:mm\s?)?[x×]\s?(\d[\d.,]*)\s?mm(?=\s*(?:[.,;]|$))/giu;
+/** “5 turns to finish” */
+const turnsToFinish = new RegExp(`(${A_COUNT})\\s+turns\\s+to\\s+(?:finish|whip)(?=\\s*(?:[.,;]|$))`, "giu");
+/** “Half way down the abdomen” */
+const downAbdomen = /(?<=\bhalf(?:-|\s)?way\s+(?:down|along)\s+the\s)abdomen(?!\p{L})/giu;
+/** “Of medium thickness” */
+const ofThickness = /(?<=\bnoodle\s)of\s+(thin|medium|sparse|full)\s+thickness(?!\p{L})/giu;
+/** “1/4 of the shank back” */
+const shareBack = /(?<=,\s)(1\/[234]|a\s+(?:third|quarter))\s+of\s+the\s+shank\s+back(?=\s*(?:[.,;]|$))/giu;
+/** “Black thread over the lead and to the bend” */
+const overAndTo = /(?<=\bover\s+the\s+(?:lead|weight|wire))\s+and\s+(?:back\s+|on\s+)?to(?=\s+(?:the|just|above)\s)/giu;
+/** “Fur side up” of a strip is its hide down. */
+const furSide = /(?<=,\s)(?:fur|hair)\s+side\s+(up|down)(?:wards?)?(?!\p{L})/giu;
 /** “Flat pearl, fine”: of tinsel. */
 const flatOf =
   /(?<=^\W*(?:rib|tag|body)\b.*\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu;
@@ -251,5 +269,14 @@ export const otherWords: readonly Rule[] = [
   { has: ["for"], written: stuffThenTied, as: (m) => inPlace(m, `tie in ${m[1] ?? ""}`) },
   { has: ["cut the"], written: cutIt, as: (m) => inPlace(m, "trim") },
   { has: ["rib"], written: byTheRib, as: (m) => inPlace(m, "") },
+  { has: ["beard"], written: beardStyle, as: (m) => inPlace(m, "as a beard") },
+  { has: ["ending"], written: endingAt, as: (m) => inPlace(m, " and go to") },
+  { has: ["strip"], written: wideByLong, as: (m) => inPlace(m, `${m[1] ?? ""} mm wide, ${m[2] ?? ""} mm long`) },
+  { has: ["turns"], written: turnsToFinish, as: (m) => inPlace(m, `whip finish ${m[1] ?? ""} turns`) },
+  { has: ["abdomen"], written: downAbdomen, as: (m) => inPlace(m, "body") },
+  { has: ["thickness"], written: ofThickness, as: (m) => inPlace(m, `, ${m[1] ?? ""}`) },
+  { has: ["shank back"], written: shareBack, as: (m) => inPlace(m, `${m[1] ?? ""} back from the eye`) },
+  { has: ["over the"], written: overAndTo, as: (m) => inPlace(m, " and go to") },
+  { has: ["side"], written: furSide, as: (m) => inPlace(m, m[1]?.toLowerCase() === "up" ? "hide down" : "hide up") },
   { has: ["pearl"], written: flatOf, as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }] },
 ];
