@@ -269,7 +269,11 @@ export const otherWords: readonly Rule[] = [
   { has: ["for"], written: stuffThenTied, as: (m) => inPlace(m, `tie in ${m[1] ?? ""}`) },
   { has: ["cut the"], written: cutIt, as: (m) => inPlace(m, "trim") },
   { has: ["rib"], written: byTheRib, as: (m) => inPlace(m, "") },
-  { has: ["beard"], written: beardStyle, as: (m) => inPlace(m, "as a beard") },
+  {
+    has: ["beard"],
+    written: beardStyle,
+    as: (m, typed) => inPlace(m, /^\W*legs?\b/iu.test(typed) ? "pointing down" : "as a beard"),
+  },
   { has: ["ending"], written: endingAt, as: (m) => inPlace(m, " and go to") },
   { has: ["strip"], written: wideByLong, as: (m) => inPlace(m, `${m[1] ?? ""} mm wide, ${m[2] ?? ""} mm long`) },
   { has: ["turns"], written: turnsToFinish, as: (m) => inPlace(m, `whip finish ${m[1] ?? ""} turns`) },
