@@ -360,7 +360,7 @@ function settleDressed(said: Said, context: StepContext): string[] {
 
 /** More turns than so many are a body, of which the place says where it begins. */
 const MOST_TURNS_THERE = 4;
-/** How much of the shank a turn of dubbed thread covers, mm: nominal; docs/arithmetic.md, "Dubbing". */
+/** How much of the shank a turn of dubbed thread covers, mm: nominal; docs/arithmetic.md, "Dress". */
 const turnMm = { sparse: 0.7, medium: 1, full: 1.4 } as const;
 /** “Two turns of it behind the bead”: as far as so many turns go, behind the place or in front of it. */
 function turnsThere(said: Said, there: Place): string[] | undefined {

@@ -1,0 +1,76 @@
+import { inPlace, type Rule } from "../leftOut";
+import { A_COUNT, isHue } from "./common";
+import type { Put } from "../stuffAsPart";
+
+const AND_THEN = "\\s*,?\\s+(?:then\\s+|and\\s+|plus\\s+|over\\s+that\\s+)*";
+
+const countOfColour = new RegExp(`(${A_COUNT})\\s+(\\p{L}+)(?=${AND_THEN}|\\s*$)`, "giu");
+
+function eachOfOne(m: RegExpExecArray): Put[] {
+  const [, list = "", colour = "", pieces = "", stuff = ""] = m;
+  const all = [...list.matchAll(countOfColour)];
+  if (![colour, ...all.map((one) => one[2] ?? "")].every(isHue)) return [];
+  return all.map((one) => ({
+    at: m.index + one.index,
+    instead: one[0].length,
+    put: `${one[1] ?? ""} ${pieces} of ${one[2] ?? ""} ${stuff}`,
+  }));
+}
+
+const ofHair = /\b(?:bucktail|tail|hair|fur|hackle|goat|swan|goose|turkey|fox|marabou)s?$/i;
+
+function soManyOf(m: RegExpExecArray): Put[] {
+  const [, list = "", last = "", of, fibres, whole, count = "", pieces] = m;
+  const colours = [...list.split(/,\s+/), last];
+  if (!colours.every(isHue)) return [];
+  const stuff = of ?? whole ?? "hackle";
+  // Of what comes in strands two colours are read as they stand.
+  if (colours.length < 3 && fibres === undefined && !ofHair.test(stuff)) return [];
+  const each = colours.map((colour) => `${count} ${pieces ?? fibres ?? "fibres"} of ${colour} ${stuff}`);
+  return inPlace(m, each.join(" and "));
+}
+
+function halfOfEach(m: RegExpExecArray): Put[] {
+  const [, one = "", two = "", stuff = "", pieces = "", all = ""] = m;
+  const half = Number(all) / 2;
+  if (!Number.isInteger(half) || ![one, two].every(isHue)) return [];
+  const of = stuff.trim() || "hackle";
+  return inPlace(m, [one, two].map((colour) => `${half} ${pieces} of ${colour} ${of}`).join(" and "));
+}
+
+/** Several colours of one stuff, told in one breath. */
+export const colours: readonly Rule[] = [
+  // “20 white, then 20 green, then 10 black hairs of bucktail”: each is of the stuff that the last names.
+  {
+    has: ["hairs of", "fibres of", "fibers of", "strands of"],
+    written: new RegExp(
+      `(?<![\\p{L}\\d.])((?:${A_COUNT}\\s+\\p{L}+${AND_THEN}){1,4})${A_COUNT}\\s+(\\p{L}+)\\s+(hairs|fibres|fibers|strands)\\s+of\\s+(\\p{L}+(?:\\s+(?:tail|hair|fur))?)`,
+      "giu",
+    ),
+    as: eachOfOne,
+  },
+  // “Mixed brown and grizzly barbs, 8 of each”, “white, olive and black bucktail, 20 hairs each”
+  {
+    has: ["each"],
+    written: new RegExp(
+      `(?:layers\\s+of\\s+|mixed\\s+)?(?<![\\p{L}-])((?:\\p{L}+,\\s+)*\\p{L}+)\\s+and\\s+(\\p{L}+)\\s+(?:(\\p{L}+(?:\\s+(?:tail|hair|fur|hackle))?)\\s+)??(?:(fibres|fibers|barbs|hairs)|(\\p{L}+(?:\\s+(?:tail|hair|fur))?))(?:\\s*,?\\s*mixed)?,\\s+(${A_COUNT})\\s+(?:(hairs|fibres|fibers|strands|barbs)\\s+)?(?:of\\s+)?each(?!\\p{L}|\\s+side)`,
+      "giu",
+    ),
+    as: soManyOf,
+  },
+  // “Mixed brown and grizzly hackle fibres, 12”: half of each.
+  {
+    has: ["mixed"],
+    written: new RegExp(
+      `mixed\\s+(\\p{L}+)\\s+and\\s+(\\p{L}+)\\s+((?:\\p{L}+\\s+)?)(fibres|fibers|barbs|hairs),\\s+(\\d+)(?=\\s*(?:[,.;]|$))`,
+      "giu",
+    ),
+    as: halfOfEach,
+  },
+  // “…, all to one length: 60 mm”
+  {
+    has: ["length"],
+    written: /(?<![\p{L}])all\s+(?:to\s+|of\s+)?(?:one|the\s+same)\s+length\s*[,:]\s*(?=\S)/giu,
+    as: (m) => inPlace(m, "all "),
+  },
+];

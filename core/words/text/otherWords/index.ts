@@ -1,0 +1,11 @@
+import type { Rule } from "../leftOut";
+import { colours } from "./colours";
+import { feathers } from "./feathers";
+import { parts } from "./parts";
+import { windings } from "./windings";
+
+/**
+ * What is said in other words than the readers know, and what stands there instead. Each is looked for by itself; where
+ * two are about one stretch, the first of them holds.
+ */
+export const otherWords: readonly Rule[] = [...parts, ...windings, ...feathers, ...colours];

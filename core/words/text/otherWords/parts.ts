@@ -1,0 +1,113 @@
+import { isColour } from "../../../materials";
+import { inPlace, type Rule } from "../leftOut";
+
+/** Parts, their places and their lengths. */
+export const parts: readonly Rule[] = [
+  // “Prep a hackle”
+  {
+    has: ["prep"],
+    written: /(?<!\p{L})prep(?=\s+(?:an?|the|your|one|two|some)\s)/giu,
+    as: (m) => inPlace(m, "prepare"),
+  },
+  // “…, no, put that at the tail”
+  {
+    has: ["put"],
+    written: /(?<=\bno,?\s)put\s+(?:it|that|this|them|those)\s+(?=(?:at|behind|in\s+front|on|over|under)\b)/giu,
+    as: (m) => inPlace(m, ""),
+  },
+  // “Rib in flat pearl”: of what it is.
+  {
+    has: [" in"],
+    written:
+      /(?<=^\W*(?:rib|body|abdomen|tag|butt|thorax|head|collar|hackle|wing|tail)\s)in(?=\s+(?:(?:flat|oval|round|fine|medium|small|embossed|twisted)\s+){0,2}(\p{L}+)\b)/giu,
+    as: (m) => (isColour((m[1] ?? "").toLowerCase()) ? inPlace(m, "of") : []),
+  },
+  // “Short dubbed collar of hare”: how it is stands with what it is of.
+  {
+    has: ["dubbed"],
+    written:
+      /(?<=^\W*)(?:(?:an?|the)\s+)?((?:sparse|full|thick|slim|thin|short|small|neat|little|tight)\s+)?dubbed\s+(collar|body|thorax|head|tag|butt|abdomen)\s+(?:of|in|with)\s+/giu,
+    as: (m) => inPlace(m, `${m[2] ?? ""}: ${m[1] ?? ""}`),
+  },
+  // “A strip tied in behind the head and bound down at the bend”: it goes from the one to the other.
+  {
+    has: ["strip"],
+    written:
+      /(?<=\bstrip\b[^.;]*\btied\s+in\s+(?:just\s+)?behind\s+the\s+(?:head|(?:hook\s+)?eyes?|bead|cone|dumb-?bells?))(?=,?\s+(?:and\s+|then\s+)+(?:bound|tied|lashed|secured)\s+down\s+(?:again\s+)?at\s+the\s+(?:bend|back|rear|tail))/giu,
+    as: (m) => [{ at: m.index, instead: 0, put: ", pulled back" }],
+  },
+  // “Tag: oval silver, then red wool butt”: a part of its own.
+  {
+    has: ["then"],
+    written: /,?\s+then\s+(?:an?\s+)?((\p{L}+)\s+(?:\p{L}+\s+){1,2}?)(butt|tag|collar)(?=\s*(?:[.,;]|$))/giu,
+    as: (m) => (isColour((m[2] ?? "").toLowerCase()) ? inPlace(m, `; ${m[3] ?? ""}: ${(m[1] ?? "").trim()}`) : []),
+  },
+  // “To the bend of the hooks”, of a double.
+  {
+    has: ["hook"],
+    written: /(?<=\bthe\s(?:bends?|points?|barbs?))\s+of\s+the\s+hooks?(?!\p{L})/giu,
+    as: (m) => inPlace(m, ""),
+  },
+  // “There tie in a slip”
+  {
+    has: ["there"],
+    written: /(?<=^\W*|[.;]\s+)there,?\s+(tie|bind|catch|lash|fix)\s+(in|on|down)(?!\p{L})/giu,
+    as: (m) => inPlace(m, `${m[1] ?? ""} ${m[2] ?? ""} there`),
+  },
+  // “Eyes: chain, 4 mm”
+  {
+    has: ["chain"],
+    written: /(?<=^\W*eyes\s*[:=,-]\s*(?:(?!bead\b)\p{L}+\s+)?)chain(?=\s*(?:[,.;]|$))/giu,
+    as: (m) => [{ at: m.index + m[0].length, instead: 0, put: " eyes" }],
+  },
+  // “Wings: …, set a third back from the eye”: where they are.
+  {
+    has: ["set"],
+    written:
+      /(?<=\b(?:wings?|post|hackles?|legs|throat|cheeks)\b[^.;]*,\s)set\s+(?=(?:about\s+)?(?:(?:a|one|two|1|2)\s+(?:thirds?|quarters?|eyes?|eye\s+lengths?)|\d[\d.,]*\s*mm|just|at|behind)\b)/giu,
+    as: (m) => inPlace(m, ""),
+  },
+  // “Equal in length to the shank”
+  { has: ["equal"], written: /equal\s+in\s+length\s+to(?=\s)/giu, as: (m) => inPlace(m, "equal to") },
+  // “Pluck out the fur either side”
+  { has: ["pluck"], written: /(?<!\p{L})pluck(?=\s+out\s)/giu, as: (m) => inPlace(m, "pick") },
+  // “Tail and belly: a strip”: one strip is both.
+  { has: ["belly"], written: /(?<=^\W*tail)\s+and\s+belly(?=\s*[:=-])/giu, as: (m) => inPlace(m, "") },
+  // “Dress it on a number eight, long in the shank.”
+  {
+    has: ["in the shank"],
+    written: /(?<=\d\w*|eight|ten|twelve|fourteen|six|four),?\s+(long|short)\s+in\s+the\s+shank/giu,
+    as: (m) => inPlace(m, ` ${m[1] ?? ""} shank`),
+  },
+  // “Eyes: 5 mm epoxy, one a side”
+  {
+    has: ["epoxy"],
+    written: /(?<=^\W*eyes\s*[:=,-]?\s*(?:\d[\d.,]*\s*mm\s+)?)epoxy(?=\s*(?:[,.;]|$))/giu,
+    as: (m) => inPlace(m, "epoxy eyes"),
+  },
+  // “Half way down the abdomen”
+  {
+    has: ["abdomen"],
+    written: /(?<=\bhalf(?:-|\s)?way\s+(?:down|along)\s+the\s)abdomen(?!\p{L})/giu,
+    as: (m) => inPlace(m, "body"),
+  },
+  // “Of medium thickness”
+  {
+    has: ["thickness"],
+    written: /(?<=\bnoodle\s)of\s+(thin|medium|sparse|full)\s+thickness(?!\p{L})/giu,
+    as: (m) => inPlace(m, `, ${m[1] ?? ""}`),
+  },
+  // “1/4 of the shank back”
+  {
+    has: ["shank back"],
+    written: /(?<=,\s)(1\/[234]|a\s+(?:third|quarter))\s+of\s+the\s+shank\s+back(?=\s*(?:[.,;]|$))/giu,
+    as: (m) => inPlace(m, `${m[1] ?? ""} back from the eye`),
+  },
+  // “Flat pearl, fine”: of tinsel.
+  {
+    has: ["pearl"],
+    written:
+      /(?<=^\W*(?:rib|tag|body)\b.*\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu,
+    as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }],
+  },
+];

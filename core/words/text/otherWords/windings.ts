@@ -1,0 +1,126 @@
+import { isColour } from "../../../materials";
+import { inPlace, type Rule } from "../leftOut";
+import { A_COUNT } from "./common";
+import { NUMBER_WORD } from "../number";
+
+const byLetter = [..."0123456789"].flatMap((figure) => [`${figure}t`, `${figure} t`]);
+
+/** What is wound, tied in and broken off: ribs, weights, thread and its knots. */
+export const windings: readonly Rule[] = [
+  // “Finish with four whip turns”
+  {
+    has: ["whip"],
+    written: new RegExp(`(\\d+|${NUMBER_WORD})\\s+whip\\s+turns(?!\\p{L})`, "giu"),
+    as: (m) => inPlace(m, `${m[1] ?? ""} turns of whip`),
+  },
+  // “Two whip finishes of four turns each”
+  {
+    has: ["whip"],
+    written: /\b(two|three|2|3)\s+whip\s+finish(?:es)?\s+of\s+(\d+|\p{L}+)\s+turns?(?:\s+each)?/giu,
+    as: (m) => inPlace(m, `whip finish ${m[2] ?? ""} turns, ${m[1] ?? ""} times`),
+  },
+  // “Hd - 4 t whip”, “1.5 t, tip in”: turns by their letter.
+  { has: byLetter, written: /(?<=\d)\s?t(?=\s*(?:[,.;]|$)|\s+whip\b)/giu, as: (m) => inPlace(m, " turns") },
+  // “Reverse the wire round the body”
+  {
+    has: ["reverse"],
+    written: /(?<=^\W*(?:(?:and|then|now)\s+)*)reverse(?=\s+the\s+(?:\p{L}+\s+)?(?:wire|rib|tinsel|oval|mono)\b)/giu,
+    as: (m) => inPlace(m, "counter-wind"),
+  },
+  // “Body: chenille, 12 turns, tied off at the eye”: as far as there it is wound.
+  {
+    has: ["tied"],
+    written:
+      /(?<=^\W*(?:body|abdomen|underbody|rib)\b.*\bturns,?\s+)(?:and\s+)?tied\s+off\s+(?=(?:just\s+)?(?:at|behind|in\s+front\s+of)\s+the\s+(?:hook\s+)?(?:eyes?|bead|head|hackle|wing|thorax)\b)/giu,
+    as: (m) => inPlace(m, "to "),
+  },
+  // “Two strips of lead along the sides, 0.6 mm”: so thick is the wire.
+  {
+    has: ["lead"],
+    written:
+      /(?<=\b(?:two|2|a|one|1)\s+(?:strips?|lengths?|pieces?)\s+of\s+)(?=lead\b)([^.;,]*),\s*(0?[.,]\d+)\s?mm(?:\s+(?:thick|wire))?(?=\s*(?:[.,;]|$))/giu,
+    as: (m) => inPlace(m, `${m[2] ?? ""} mm ${m[1] ?? ""}`),
+  },
+  // “Segmented with 5 bands of thread”, “segmented with thread in five places”
+  {
+    has: ["segmented"],
+    written: new RegExp(
+      `segmented\\s+(?:(?:with|by)\\s+(?:the\\s+)?thread\\s+in(?:to)?\\s+(\\d+|${NUMBER_WORD})\\s+(?:places|bands|segments)|(?:with|by)\\s+(\\d+|${NUMBER_WORD})\\s+(?:(?:bands|segments)\\s+of\\s+(?:the\\s+)?thread|thread\\s+(?:bands|segments)))(?!\\p{L})`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, `tied down in ${m[1] ?? m[2] ?? ""} segments`),
+  },
+  // “Tie down behind the eye, mono forward in 8 turns”: another thing that is done.
+  {
+    has: ["turns", "wraps"],
+    written:
+      /(?<=,\s)(?:the\s+)?(mono|wire|rib|oval|tinsel|floss)\s+(?=(?:forwards?|up|over(?:\s+(?:it|that))?|through)\b[^.;,]*\b(?:turns|wraps)\b)(?<!^\W*(?:rib|body|tag|underbody)\b.*)/giu,
+    as: (m) => inPlace(m, `; wind the ${m[1] ?? ""} `),
+  },
+  // “Figure-eighted 12 times”
+  {
+    has: ["eighted"],
+    written: new RegExp(`figure[- ](?:of[- ])?eighted\\s+(${A_COUNT})\\s+times`, "giu"),
+    as: (m) => inPlace(m, `${m[1] ?? ""} figure-of-eight wraps`),
+  },
+  // “Tie in and leave”: it waits there.
+  {
+    has: ["leave", "left"],
+    written:
+      /(?<=\btied?\s+(?:(?:it|them)\s+)?in\s+(?:[^.;,]{2,40}\s+)?)and\s+(leave|left)(?:\s+(?:it|there))*(?=\s*(?:[,.;]|$))/giu,
+    as: (m) => inPlace(m, `and ${m[1] ?? ""} hanging`),
+  },
+  // “14 turns of lead, and run red thread over all of it”
+  {
+    has: ["over"],
+    written:
+      /(?<=\b(?:lead|weight)\b[^;]*\b(?:thread|silk)\s+)over\s+(?:all\s+of\s+)?(?:it|that|them)(?!\p{L}|\s+both)/giu,
+    as: (m) => inPlace(m, "over the lead"),
+  },
+  // “Gold wire for the rib, tie in and leave”: what is tied in is told ahead of it.
+  {
+    has: ["for"],
+    written:
+      /(?<=^\W*(?:\d+\W+)?)((?:\d[\d.]*\s*mm\s+)?\p{L}[\p{L}\d.\s-]{2,40}\sfor\s+(?:the|an?)\s+\p{L}+),\s+(?:and\s+|then\s+)*tie\s+(?:it\s+|them\s+)?in(?!\p{L})/giu,
+    as: (m) => inPlace(m, `tie in ${m[1] ?? ""}`),
+  },
+  // “Five turns, then cut the copper”: none is taken anew.
+  {
+    has: ["cut the"],
+    written: /(?<=\bturns\b[^.;]*\s)cut(?=\s+the\s+(?:copper|gold|silver|oval|wire|tinsel|mono|rib)\s*(?:[,.;]|$))/giu,
+    as: (m) => inPlace(m, "trim"),
+  },
+  // “Tied down at the bend with the rib”, which is wound already.
+  {
+    has: ["rib"],
+    written:
+      /(?<=\b(?:tied|bound|held|lashed|secured)\s+down(?:\s+at\s+the\s+\p{L}+)?)\s+(?:with|by)\s+the\s+rib(?=\s*(?:[.,;]|$))/giu,
+    as: (m) => inPlace(m, ""),
+  },
+  // “Thread over the lead, ending at the bend”
+  {
+    has: ["ending"],
+    written: /(?<=\b(?:thread|silk)\b[^.;]*),?\s+ending\s+at(?=\s+the\s)/giu,
+    as: (m) => inPlace(m, " and go to"),
+  },
+  // “5 turns to finish”
+  {
+    has: ["turns"],
+    written: new RegExp(`(${A_COUNT})\\s+turns\\s+to\\s+(?:finish|whip)(?=\\s*(?:[.,;]|$))`, "giu"),
+    as: (m) => inPlace(m, `whip finish ${m[1] ?? ""} turns`),
+  },
+  // “Black thread over the lead and to the bend”
+  {
+    has: ["over the"],
+    written: /(?<=\bover\s+the\s+(?:lead|weight|wire))\s+and\s+(?:back\s+|on\s+)?to(?=\s+(?:the|just|above)\s)/giu,
+    as: (m) => inPlace(m, " and go to"),
+  },
+  // “…, a brass bead, black 6/0”: what comes in such sizes and has a colour is thread.
+  {
+    has: ["/0"],
+    written:
+      /(?<=,\s*(?:and\s+)?)(?:(\p{L}+)\s+(?:[3-9]|1[0-8])\/0|(?:[3-9]|1[0-8])\/0\s+(\p{L}+))(?=\s*(?:[,.]|$))(?<!\b(?:thread|silk)\b.*)/giu,
+    as: (m) =>
+      isColour((m[1] ?? m[2] ?? "").toLowerCase()) ? [{ at: m.index + m[0].length, instead: 0, put: " thread" }] : [],
+  },
+];
