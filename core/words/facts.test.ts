@@ -15,12 +15,31 @@ describe("a line that tells of the hook", () => {
     ["Put a curved 12 in the vise.", "12", "12"],
     ["De-barb a size 16 dry hook.", "16", "16"],
     ["Leech hooks, 6-10", "10", "6"],
+    ["Hooks: 4 and 6, long shank. Red thread.", "6", "4"],
+    ["This is a soft hackle for size 14 and 16.", "16", "14"],
+    ["Low wing sedge, size 10 & 12", "12", "10"],
+    ["A parachute on a light 16.", "16", "16"],
+    ["Start with a 14 barbless dry in the vice.", "14", "14"],
+    ["Today it's a size 16 dry.", "16", "16"],
   ])("%s", (line, small, large) => {
     const { recipe, lines } = read("A Fly", line);
     const spans = [recipe.sizes.from, recipe.sizes.to].sort();
     expect(spans).toEqual([small, large].sort());
     const asked = lines[1]?.asks.map((a) => a.sentence) ?? [];
     expect(asked.filter((s) => !/Which hook of the room/.test(s))).toEqual([]);
+  });
+
+  test.each([
+    ["the hook here and its sizes there", ["Hook: dry", "Size 12 to 16"]],
+    ["its sizes first", ["A sedge, sizes 12 to 16", "Hook: dry"]],
+  ])("asks nothing of what another line tells: %s", (_what, told) => {
+    const { recipe, lines } = read("A Fly", ...told);
+    expect([recipe.hookModel, [recipe.sizes.from, recipe.sizes.to].sort()]).toEqual(["D1", ["12", "16"]]);
+    expect(lines.flatMap((l) => l.asks)).toEqual([]);
+  });
+  test("a kind of fly without sizes is no hook, nor is a stuff with a number", () => {
+    for (const line of ["Soft hackle, 2 turns", "Tail: 6 wet fibres"])
+      expect(read("A Fly", "Hook: dry 14", line).recipe.sizes).toEqual({ from: "14", to: "14" });
   });
 
   test.each([
@@ -79,6 +98,15 @@ describe("a line that only names materials", () => {
     );
     expect(recipe.steps).toHaveLength(1);
     expect(lines[2]?.asks.map((a) => a.answers.map((x) => x.text))).toEqual([[`[${stuff}]`]]);
+  });
+  test("its hook is known all the same, and nothing of it is tied", () => {
+    const reading = read(
+      "A Fly",
+      "You need: a #12 2XL nymph hook, six turns of .015 lead, brown turkey tail fibres, small gold wire, hare and two biots.",
+    );
+    expect(reading.recipe.sizes).toEqual({ from: "12", to: "12" });
+    expect([reading.recipe.hookModel, reading.recipe.steps.length]).toEqual(["L2", 0]);
+    expect(reading.lines[1]?.asks.map((a) => a.sentence)).toEqual([expect.stringMatching(/^Of these nothing is said/)]);
   });
   test("kept as an instruction it is asked about no more", () =>
     expect(read("Hook: streamer 6", "Thread: black", `[${stuff}]`).lines[2]?.asks).toEqual([]));
