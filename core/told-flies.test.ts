@@ -96,6 +96,8 @@ describe("flies as tiers tell them", () => {
         "1269-warp-and-weft-nymph: PLACE_NOT_THERE",
         "128-lock-keeper: SPOT_UNDER_BEAD",
         "1289-kelp-lane-midge: PLACE_NOT_THERE",
+        "1297-okay-so-this-is-the-nymph-ever: STEP_NEEDS",
+        "1299-channel-bend-shrimp: FIBRE_TOO_SHORT",
         "134-barge-leech: MATERIAL_UNKNOWN",
         "138-chapel-pike: HOOK_SIZE_TOO_FAR",
         "147-dock-crab: PIECE_TOO_SHORT",

@@ -544,7 +544,7 @@ function endOfHook({ scanContext: { index } }: Reading, text: string, begin: num
   for (const m of text
     .slice(begin)
     .matchAll(
-      /[;.:]\s+|,\s+(?:(?:and|with|plus)\s+)?(?:(?:i|we)\s+(?:(?:will|'ll| {3})\s*)?(?:use|like|tie\s+with)\s+)?(?:an?\s+|some\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:(?:i|we)\s+(?:use|like|tie\s+with|(?=(?:put|slide|slip|add)\b))\s*)?(?:an?\s+|some\s+)?/g,
+      /[;.:]\s+|,\s+(?:(?:and|with|plus)\s+)?(?:(?:i|we)\s+(?:(?:will|'ll| {3})\s*)?(?:use|like|tie\s+with)\s+)?(?:an?\s+|some\s+)?|\s(?:and|with|plus|&|\+|\/)\s+(?:(?:i|we)(?:'ve|\s+have|\s{3})?\s+(?:use|like|got|tie\s+with|(?=(?:put|slide|slip|add)\b))\s*)?(?:an?\s+|some\s+)?/g,
     )) {
     const at = begin + m.index + m[0].length;
     if (m[0].startsWith(":") && !/\d/.test(text.slice(begin, at))) continue;

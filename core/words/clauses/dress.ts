@@ -77,7 +77,7 @@ const shapes: [string, DubbedShape][] = [
   ],
   ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
-    "(?:(?:in\\s+the\\s+)?shaped?\\s+(?:like|of)\\s+an?\\s+)?cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+in\\s+the\\s+middle|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:and\\s+)?taper(?:ed|ing)\\s+(?:to|towards)\\s+(?:both|either|each)\\s+ends?)?|(?:taper(?:ed|ing)|(?:thin|slim)(?:n|m)er|narrower)\\s+(?:to|towards|at)\\s+(?:both|either|each)\\s+ends?",
+    "(?:(?:in\\s+the\\s+)?shaped?\\s+(?:like|of)\\s+an?\\s+)?cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+(?:in|at)\\s+the\\s+(?:middle|centre)|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:and\\s+)?taper(?:ed|ing)\\s+(?:to|towards)\\s+(?:both|either|each)\\s+ends?)?|(?:taper(?:ed|ing)|(?:thin|slim)(?:n|m)er|narrower)\\s+(?:to|towards|at)\\s+(?:both|either|each)\\s+ends?",
     "cigar",
   ],
   [

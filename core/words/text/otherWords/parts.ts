@@ -1,5 +1,6 @@
 import { isColour } from "../../../materials";
 import { inPlace, type Rule } from "../leftOut";
+import { readNumber } from "../number";
 
 /** Parts, their places and their lengths. */
 export const parts: readonly Rule[] = [
@@ -109,5 +110,17 @@ export const parts: readonly Rule[] = [
     written:
       /(?<=^\W*(?:rib|tag|body)\b.*\bflat\s+pearl)(?=,\s*(?:(?:extra|very)\s+)?(?:fine|small|medium|large|narrow|wide)\b)/giu,
     as: (m) => [{ at: m.index, instead: 0, put: " tinsel" }],
+  },
+  // “Antennae: 2 stalks, fwd”
+  { has: ["fwd"], written: /(?<!\p{L})fwd(?=\s*(?:[.,;]|$)|\s)/giu, as: (m) => inPlace(m, "forward") },
+  // “Three coats, last one clear epoxy”
+  {
+    has: ["coats"],
+    written:
+      /(?<!\p{L})(two|three|four|[234])\s+coats,\s+(?:the\s+)?last\s+(?:one\s+)?(?:of\s+)?((?:clear\s+|thin\s+|uv\s+)*(?:epoxy|resin))/giu,
+    as: (m) => {
+      const others = (readNumber(m[1] ?? "") ?? 2) - 1;
+      return inPlace(m, `${others} ${others === 1 ? "coat" : "coats"} of lacquer, then one coat of ${m[2] ?? ""}`);
+    },
   },
 ];
