@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import { hookAt, placeAt } from "../hooks";
 import { model, recipe } from "../testing/nymph";
 import { refusalOf } from "../testing/refusal";
+import { boundFoam } from "../testing/steps";
 import { rootOf } from ".";
 import { Lengths } from "./lengths";
 import { type LengthRule, type RecipeStep } from "../recipe";
@@ -13,6 +14,8 @@ const roleOf = (id: string) => base.components.find((c) => c.id === id)?.role;
 const lengths = (steps: RecipeStep[] = base.steps, bead = BEAD) => new Lengths(steps, roleOf, hook, bead);
 const withStep = (id: string, more: Partial<RecipeStep>): RecipeStep[] =>
   base.steps.map((s) => (s.id === id ? ({ ...s, ...more } as RecipeStep) : s));
+/** The fly with another body on it. */
+const withBody = (step: RecipeStep): RecipeStep[] => base.steps.map((s) => (s.id === "body" ? step : s));
 const bodyMm = hook.shank - 0.5 * hook.shank;
 
 describe("a length stated as a rule", () => {
@@ -50,18 +53,8 @@ describe("a length stated as a rule", () => {
     expect(lengths(steps, 0).mm({ of: "body", times: 1 })).toBeCloseTo(hook.shank, 9);
   });
   test("a body of foam that is bound along the shank is as long as it lies, and one that waits has no length yet", () => {
-    const laid: RecipeStep = {
-      id: "laid",
-      name: "body",
-      component: "body",
-      do: "lay",
-      amount: { strands: 1, folded: false },
-      from: { fraction: 0.3 },
-      to: { landmark: "bend" },
-    };
-    const onTheFly = (step: RecipeStep): RecipeStep[] => base.steps.map((s) => (s.id === "body" ? step : s));
-    expect(lengths(onTheFly(laid)).mm({ of: "body", times: 1 })).toBeCloseTo(0.7 * hook.shank, 9);
-    const waits = onTheFly({ ...laid, countedWhenWound: true });
+    expect(lengths(withBody(boundFoam)).mm({ of: "body", times: 1 })).toBeCloseTo(0.7 * hook.shank, 9);
+    const waits = withBody({ ...boundFoam, countedWhenWound: true });
     expect(refusalOf(() => lengths(waits).mm({ of: "body", times: 1 }))).toMatchObject({
       code: "LENGTH_RULE_UNRESOLVED",
     });
@@ -76,14 +69,13 @@ describe("a length stated as a rule", () => {
       from: { fraction: 0.4 },
       to: { landmark: "bend" },
     };
-    const onTheFly = (step: RecipeStep): RecipeStep[] => base.steps.map((s) => (s.id === "body" ? step : s));
-    const carried = onTheFly({ ...wound, carries: "tail" });
+    const carried = withBody({ ...wound, carries: "tail" });
     expect(lengths(carried).mm({ of: "body", times: 1 })).toBeCloseTo(0.6 * hook.shank, 9);
     expect(refusalOf(() => lengths(carried).mm({ of: "thorax", times: 1 }))).toMatchObject({
       code: "LENGTH_RULE_UNRESOLVED",
     });
     // A tail of hackle that is wound carries nothing on.
-    expect(refusalOf(() => lengths(onTheFly(wound)).mm({ of: "body", times: 1 }))).toMatchObject({
+    expect(refusalOf(() => lengths(withBody(wound)).mm({ of: "body", times: 1 }))).toMatchObject({
       code: "LENGTH_RULE_UNRESOLVED",
     });
   });

@@ -1,6 +1,7 @@
 import { DomainError } from "../errors";
 import { placeAt, type HookGeometry, type Place } from "../hooks";
 import type { AddedLength, LengthRule, Measure, PlainLength, RecipeStep, Role } from "../recipe";
+import { liesAlong } from "./liesAlong";
 
 /** A bundle carried on as the body is body, whatever it began as. */
 export const isCarriedOn = (step: RecipeStep): boolean => step.do === "wind" && step.carries !== undefined;
@@ -108,7 +109,7 @@ export class Lengths {
   /** Where a strip lies that is bound along the shank: a body of foam. */
   private laidSpansOf(role: Role): number[] {
     return this.stepsOf(role).flatMap((s) =>
-      s.do === "lay" && !s.countedWhenWound && s.shown === undefined
+      s.do === "lay" && liesAlong(s)
         ? [placeAt(s.from, this.hook, this.beadMm), placeAt(s.to, this.hook, this.beadMm)]
         : [],
     );

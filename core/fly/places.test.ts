@@ -4,6 +4,7 @@ import type { FlyChoice, Recipe, RecipeStep } from "../recipe";
 import { missingFrom } from "../recipe";
 import { choose, materials, model, recipe } from "../testing/nymph";
 import { changed, withStep } from "../testing/recipes";
+import { boundFoam } from "../testing/steps";
 import { composeFly } from ".";
 import { PlacesOfParts } from "./places";
 
@@ -57,24 +58,14 @@ describe("places that parts give", () => {
   });
   test("a strip that is bound along the shank has the two ends of where it lies", () => {
     const { hook } = tie(recipe());
-    const foam: RecipeStep = {
-      id: "foam",
-      name: "body",
-      component: "body",
-      do: "lay",
-      amount: { strands: 1, folded: false },
-      from: { fraction: 0.3 },
-      to: { landmark: "bend" },
-      tieIn: { at: { landmark: "bend" }, wraps: 12 },
-    };
     const on = { hook, beadMm: 0, materialOf: () => undefined, nameOf: (id: string) => id };
     const endsOf = (step: RecipeStep): number[] => {
       const places = new PlacesOfParts({ ...on, steps: [step] });
       return [body("front"), body("rear")].map((place) => placeAt(places.settle(place), hook, 0));
     };
-    expect(endsOf(foam)).toEqual([expect.closeTo(0.3 * hook.shank, 6), expect.closeTo(hook.shank, 6)]);
+    expect(endsOf(boundFoam)).toEqual([expect.closeTo(0.3 * hook.shank, 6), expect.closeTo(hook.shank, 6)]);
     // What stands off lies where it is tied in.
-    const tail: RecipeStep = { ...foam, shown: { mm: 5 } };
+    const tail: RecipeStep = { ...boundFoam, shown: { mm: 5 } };
     expect(endsOf(tail)).toEqual([expect.closeTo(hook.shank, 6), expect.closeTo(hook.shank, 6)]);
   });
   test("touching turns without an end are over where so many of them are", () => {

@@ -2,6 +2,7 @@ import { DomainError } from "../errors";
 import { placeAt, shiftMm, type HookGeometry, type PartPlace, type Place } from "../hooks";
 import type { Material } from "../materials";
 import type { Recipe, RecipeStep } from "../recipe";
+import { liesAlong } from "./liesAlong";
 import { strandFor } from "./strands";
 
 interface OnThisHook {
@@ -104,10 +105,6 @@ export class PlacesOfParts {
     );
   }
 }
-
-/** A strip that is bound along the shank lies there, and nothing of it stands off or waits. */
-const liesAlong = ({ shown, hanging, attitude }: RecipeStep & { do: "lay" }): boolean =>
-  shown === undefined && hanging === undefined && attitude === undefined;
 
 const ordered = (a: number, b: number): Extent => ({ front: Math.min(a, b), rear: Math.max(a, b) });
 

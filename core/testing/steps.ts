@@ -188,3 +188,15 @@ export const anyStep: fc.Arbitrary<SaidStep> = fc.oneof(
   hackle.map(as("hackle", "hackle")),
   dubbed.map(as("body", "dubbing")),
 );
+
+/** A body of foam that is bound along the rear 70 % of the shank. */
+export const boundFoam: RecipeStep & { do: "lay" } = {
+  id: "foam",
+  name: "body",
+  component: "body",
+  do: "lay",
+  amount: { strands: 1, folded: false },
+  from: { fraction: 0.3 },
+  to: { landmark: "bend" },
+  tieIn: { at: { landmark: "bend" }, wraps: 12 },
+};

@@ -92,7 +92,6 @@ export function make(
   return sized;
 }
 
-/** What was said, completed by what its part, its stuff and the parts before it make of it. */
 /** “Front lump: black fur, 1.5 mm thick”: in its half, and about as long as it is thick. */
 function asLump(said: Said): void {
   const [thick] = said.fullness ?? [];
@@ -113,6 +112,7 @@ function asWide(said: Said, role: Role | undefined): void {
   }
 }
 
+/** What was said, completed by what its part, its stuff and the parts before it make of it. */
 function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [number, number] | undefined): void {
   const { bench, told } = t;
   const { component, role, form } = object;
