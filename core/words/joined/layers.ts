@@ -1,5 +1,5 @@
 import { USUAL_FRONT } from "../settle";
-import { NUMBER_WORD, readNumber } from "../text/number";
+import { A_COUNT, readNumber } from "../text/number";
 import { wordsOf, type Span, type Told } from "../told";
 
 const overIt =
@@ -43,7 +43,7 @@ export const withUnder = (all: Told[], text: string): Told[] => {
 };
 
 const overSome = new RegExp(
-  `^[^;.]*\\bover\\s+(?:an?\\s+|some\\s+|(?:\\d+|${NUMBER_WORD})\\s+)?(?:(?:fib(?:re|er)s|hairs|strands|herls|bunch|pinch|clump|tuft)\\s+(?:of\\s+)?)?$`,
+  `^[^;.]*\\bover\\s+(?:an?\\s+|some\\s+|${A_COUNT}\\s+)?(?:(?:fib(?:re|er)s|hairs|strands|herls|bunch|pinch|clump|tuft)\\s+(?:of\\s+)?)?$`,
 );
 /** “8 strands of herl over 20 fibres of bucktail”: what lies beneath is tied in first. */
 export const withOver = (all: Told[], text: string): Told[] => {

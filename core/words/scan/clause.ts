@@ -12,7 +12,7 @@ import { skipBlanks as skip } from "../parse";
 import { endOfSentence, stopsHere, joins } from "./bounds";
 import { settleKind } from "./kind";
 import { step } from "./step";
-import { NUMBER_WORD } from "../text/number";
+import { A_COUNT } from "../text/number";
 
 export const fresh = (at: number): Told => ({
   at,
@@ -239,7 +239,7 @@ const close = (told: Told, end: number): Told => {
 
 /** “Back of pearl plastic, six wraps of fine wire over it”: what is wound in a cover's line is its rib. */
 const turnsOfWire = new RegExp(
-  `^\\W*(?:and\\s+|with\\s+)?(?:\\d+|${NUMBER_WORD})\\s+(?:(?:open|even|spaced|spiral)\\s+)*(?:turns|wraps)\\s+of\\s+(?:[\\w.-]+\\s+){0,3}(?:wire|oval|tinsel|mono)\\b`,
+  `^\\W*(?:and\\s+|with\\s+)?${A_COUNT}\\s+(?:(?:open|even|spaced|spiral)\\s+)*(?:turns|wraps)\\s+of\\s+(?:[\\w.-]+\\s+){0,3}(?:wire|oval|tinsel|mono)\\b`,
 );
 
 const toRibAhead = /\bto\s+rib\b/;

@@ -2,7 +2,7 @@ import { match } from "../parse";
 import type { Told, Next, Span } from "../told";
 import { isColour } from "../../materials";
 import { isStop } from "../lexicon/stops";
-import { NUMBER_WORD } from "../text/number";
+import { A_COUNT } from "../text/number";
 
 const wordsOfStuff = new Set(
   "copper goose duck mallard teal peacock ostrich partridge grouse starling hare rabbit mole muskrat beaver seal squirrel fox deer elk calf goat badger turkey pheasant heron swan crow mink otter opossum wool cotton nylon poly film".split(
@@ -15,7 +15,7 @@ const theWord = match(
 );
 
 const goesOn = new RegExp(
-  `^\\s*(?:$|[,;.:)]|(?:but|only|just|again|forward|back|over|to|in|with|up|down|off|and|on|round|around|through|from|behind|at|along|for|so|until|then|by|as|under|(?:\\d+|${NUMBER_WORD})(?=\\s+(?:[a-z]+\\s+)?turns?\\b)|\\d+)\\b)`,
+  `^\\s*(?:$|[,;.:)]|(?:but|only|just|again|forward|back|over|to|in|with|up|down|off|and|on|round|around|through|from|behind|at|along|for|so|until|then|by|as|under|${A_COUNT}(?=\\s+(?:[a-z]+\\s+)?turns?\\b)|\\d+)\\b)`,
 );
 /** How a feather is marked, by which it is called as by a colour. */
 const markings = new Set(["grizzle", "grizzly", "badger", "furnace", "cree"]);

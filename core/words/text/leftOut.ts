@@ -1,5 +1,5 @@
 import { isColour } from "../../materials";
-import { NUMBER_WORD } from "./number";
+import { A_COUNT } from "./number";
 import type { Put } from "./stuffAsPart";
 
 /** What is written short, or with words left out, and what stands there when it is spelt out. */
@@ -52,7 +52,7 @@ function inWords(typed: string, { 0: figures, index }: RegExpExecArray): string 
 
 /** “40 long black fibres of goat”: the colour is that of the stuff. */
 const colouredPieces = new RegExp(
-  `(?<=\\b(?:\\d+|${NUMBER_WORD})\\s)(?:(?:long|fine|soft|short|stiff)\\s+)?(\\p{L}+)\\s+(fibres|fibers|hairs|strands|barbs)\\s+of\\s+(?=\\p{L})`,
+  `(?<=\\b${A_COUNT}\\s)(?:(?:long|fine|soft|short|stiff)\\s+)?(\\p{L}+)\\s+(fibres|fibers|hairs|strands|barbs)\\s+of\\s+(?=\\p{L})`,
   "giu",
 );
 
@@ -103,11 +103,10 @@ const herlsOfOthers =
 const PIECES = "hairs|fibres|fibers|strands|herls|feathers|plumes|hackles|biots|slips|legs";
 /** “30 olive hairs on top and 15 red ones beneath”: more of the same. */
 const onesOf = new RegExp(
-  `(?<=\\b((?:[\\p{L}'-]+\\s)?(?:${PIECES}))\\b(?:(?!\\b(?:${PIECES}|turns|wraps)\\b).)*\\b(?:\\d+|${NUMBER_WORD})\\s(?:[\\p{L}]+\\s)?)ones\\b(?!\\s+(?:each|of)\\b)`,
+  `(?<=\\b((?:[\\p{L}'-]+\\s)?(?:${PIECES}))\\b(?:(?!\\b(?:${PIECES}|turns|wraps)\\b).)*\\b${A_COUNT}\\s(?:[\\p{L}]+\\s)?)ones\\b(?!\\s+(?:each|of)\\b)`,
   "giu",
 );
 
-const A_COUNT = `(?:\\d+|${NUMBER_WORD})`;
 /** “20 fibres of white bucktail under 20 of red”: the second is of the same stuff in another colour. */
 const colourOfSame = new RegExp(
   `(?<=\\b${A_COUNT}\\s(?:(fib(?:re|er)s|hairs|strands|feathers|plumes|herls)\\s(?:of\\s)?)(\\p{L}+)\\s(\\p{L}+),?\\s(?:and|with|under|over|beneath|then|plus|below|above|on\\s+top\\s+of)\\s${A_COUNT}\\sof\\s)(\\p{L}+)(?=\\s*(?:[,.;)]|$)|\\s(?:on|over|under|beneath|below|above)\\b)`,

@@ -42,6 +42,8 @@ const SHARE = Object.keys(shares)
 const WORD = `(?:(?:${TEN})(?:[- ](?:one|two|three|four|five|six|seven|eight|nine))?|${ONE}|half\\s+a\\s+dozen|an?\\s+dozen|dozen)`;
 /** A number that is written out. */
 export const NUMBER_WORD = WORD;
+/** A count in figures or in a word, as part of a pattern. */
+export const A_COUNT = `(?:\\d+|${NUMBER_WORD})`;
 const PART = `(?:(?:an?|one|two|three|four|five|seven)[\\s-]+(?:${SHARE})|half|halfway)`;
 const SIGN = "[½¼¾⅓⅔⅛⅜⅝⅞]";
 

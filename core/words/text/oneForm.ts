@@ -1,4 +1,4 @@
-import { NUMBER_WORD } from "./number";
+import { A_COUNT } from "./number";
 
 /** A figure in centimetres as one in millimetres: “1.5 cm” is 15 mm. */
 function inMillimetres(all: string, whole: string, part = "", blank = ""): string {
@@ -161,7 +161,7 @@ const forms: readonly Form[] = [
   {
     has: [" turn", " wrap"],
     written: new RegExp(
-      `(?<=\\b(?:\\d+|${NUMBER_WORD})\\s+(?:\\w+\\s+)?)(?:even|neat|nice|good|careful|complete|full)(?=\\s+(?:turns?|wraps?)\\b)`,
+      `(?<=\\b${A_COUNT}\\s+(?:\\w+\\s+)?)(?:even|neat|nice|good|careful|complete|full)(?=\\s+(?:turns?|wraps?)\\b)`,
       "gu",
     ),
     as: (all) => " ".repeat(all.length),

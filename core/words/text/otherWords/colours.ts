@@ -1,5 +1,6 @@
+import { A_COUNT } from "../number";
 import { inPlace, type Rule } from "../leftOut";
-import { A_COUNT, isHue } from "./common";
+import { isHue } from "./common";
 import type { Put } from "../stuffAsPart";
 
 const AND_THEN = "\\s*,?\\s+(?:then\\s+|and\\s+|plus\\s+|over\\s+that\\s+)*";

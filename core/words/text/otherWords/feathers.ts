@@ -1,6 +1,5 @@
 import { inPlace, type Rule } from "../leftOut";
-import { A_COUNT } from "./common";
-import { NUMBER_WORD } from "../number";
+import { A_COUNT, NUMBER_WORD } from "../number";
 
 const FIBRES = "fib(?:re|er)s|barbs|hairs|herls?|strands";
 
@@ -16,7 +15,7 @@ export const feathers: readonly Rule[] = [
   {
     has: ["tips"],
     written: new RegExp(
-      `(?<=\\btails?\\b[^.;]*[\\s:,]|\\btie\\s+in\\s+|:\\s)(?:the\\s+)?tips\\s+of\\s+(?=(?:about\\s+)?(?:\\d+|${NUMBER_WORD})\\s+(?:\\p{L}+\\s+){0,4}?(?:${FIBRES})(?!\\p{L}))`,
+      `(?<=\\btails?\\b[^.;]*[\\s:,]|\\btie\\s+in\\s+|:\\s)(?:the\\s+)?tips\\s+of\\s+(?=(?:about\\s+)?${A_COUNT}\\s+(?:\\p{L}+\\s+){0,4}?(?:${FIBRES})(?!\\p{L}))`,
       "giu",
     ),
     as: (m) => inPlace(m, ""),
@@ -55,7 +54,7 @@ export const feathers: readonly Rule[] = [
   {
     has: ["fibres", "fibers"],
     written: new RegExp(
-      `(?<=^\\W*(?:\\d+|${NUMBER_WORD})\\s+)(fib(?:re|er)s)\\s+of\\s+((?:\\p{L}+\\s+){0,3}?hackle)(?=\\s*(?:[,.;]|$))`,
+      `(?<=^\\W*${A_COUNT}\\s+)(fib(?:re|er)s)\\s+of\\s+((?:\\p{L}+\\s+){0,3}?hackle)(?=\\s*(?:[,.;]|$))`,
       "giu",
     ),
     as: (m) => inPlace(m, `${m[2] ?? ""} ${m[1] ?? ""}`),
@@ -88,7 +87,7 @@ export const feathers: readonly Rule[] = [
   {
     has: ["turn"],
     written: new RegExp(
-      `(?<=\\btie\\s+in\\b[^.;]*\\bhackles?\\b[^.;]*)[,;]\\s+(?=(?:\\d+|${NUMBER_WORD})\\s+turns?\\s+behind(?:\\s+(?:the\\s+\\p{L}+|it))?(?:\\s+and\\s|,\\s+(?:and\\s+)?(?:\\d|${NUMBER_WORD})))`,
+      `(?<=\\btie\\s+in\\b[^.;]*\\bhackles?\\b[^.;]*)[,;]\\s+(?=${A_COUNT}\\s+turns?\\s+behind(?:\\s+(?:the\\s+\\p{L}+|it))?(?:\\s+and\\s|,\\s+(?:and\\s+)?(?:\\d|${NUMBER_WORD})))`,
       "giu",
     ),
     as: (m) => inPlace(m, "; wind it "),

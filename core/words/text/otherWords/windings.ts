@@ -1,7 +1,6 @@
 import { isColour } from "../../../materials";
 import { inPlace, type Rule } from "../leftOut";
-import { A_COUNT } from "./common";
-import { NUMBER_WORD } from "../number";
+import { A_COUNT, NUMBER_WORD } from "../number";
 
 const byLetter = [..."0123456789"].flatMap((figure) => [`${figure}t`, `${figure} t`]);
 
