@@ -18,10 +18,10 @@ afterAll(() => room.stop());
 const failing = (statuses: Record<number, number>) => Object.keys(statuses).filter((s) => Number(s) >= 500);
 
 test("whatever is sent, the server answers", async () => {
-  const report = await fuzz(room.base, 11, 300);
+  const report = await fuzz(room.base, 11, 150);
   expect(report.failures).toEqual([]);
-  expect(report.byStatus[200]).toBeGreaterThan(60);
-  expect(report.byStatus[400]).toBeGreaterThan(40);
+  expect(report.byStatus[200]).toBeGreaterThan(30);
+  expect(report.byStatus[400]).toBeGreaterThan(20);
 });
 
 test("everybody may do what their role may, and nothing else", async () => {

@@ -5,7 +5,7 @@ import { randomInt } from "node:crypto";
 import { ensureModules, output, root } from "./lib/run.mjs";
 
 /**
- * npm run fuzz [-- minutes]: the property tests on new seeds, again and again, for so many minutes (10).
+ * npm run fuzz [-- minutes]: the property tests on new seeds, and what is thorough, again and again, for so many minutes (10).
  * A failure names its seed: FUZZ_SEED=… npx vitest run FILE repeats it.
  */
 ensureModules();
@@ -14,7 +14,7 @@ if (!(minutes > 0 && minutes <= 24 * 60)) throw new Error("Give the minutes as a
 const until = Date.now() + minutes * 60_000;
 const files = (output("git", ["ls-files", "core", "contract", "web"]) ?? "")
   .split("\n")
-  .filter((f) => f.endsWith(".test.ts") && readFileSync(join(root, f), "utf8").includes("fast-check"));
+  .filter((f) => f.endsWith(".test.ts") && readFileSync(join(root, f), "utf8").match(/from "fast-check"|\bthorough\b/));
 const projects = ["core", "contract", "web"].flatMap((p) => ["--project", p]);
 
 let rounds = 0;

@@ -1,3 +1,4 @@
 export * from "./nymph";
 export * from "./recipes";
 export * from "./steps";
+export { thorough } from "./thorough";

@@ -34,7 +34,7 @@ afterAll(() => room.stop());
 
 const THREAD = "TH-70-GY";
 const CLIENTS = 100;
-const ACTS_EACH = 10;
+const ACTS_EACH = 5;
 
 test("a hundred at once reserve, pull, move, split, count and scrap: nothing negative, nothing lost, nothing twice", async () => {
   const chance = new Chance(20_261_126);
