@@ -34,7 +34,17 @@ export default defineConfig({
     // By itself it would leave a core idle: on two that is half of the machine.
     maxWorkers: availableParallelism(),
     projects: [
-      { test: { name: "core", root: "core", include: ["**/*.test.ts"], testTimeout, setupFiles, isolate: false } },
+      {
+        test: {
+          name: "core",
+          root: "core",
+          include: ["**/*.test.ts"],
+          testTimeout,
+          setupFiles,
+          isolate: false,
+          provide: { thorough: process.env.FUZZ_SEED !== undefined },
+        },
+      },
       {
         test: {
           name: "contract",

@@ -5,7 +5,8 @@ import { randomInt } from "node:crypto";
 import { ensureModules, output, root } from "./lib/run.mjs";
 
 /**
- * npm run fuzz [-- minutes]: the property tests on new seeds, and what is thorough, again and again, for so many minutes (10).
+ * npm run fuzz [-- minutes]: the property tests on new seeds, and what is thorough, again and again,
+ * for so many minutes (10).
  * A failure names its seed: FUZZ_SEED=… npx vitest run FILE repeats it.
  */
 ensureModules();

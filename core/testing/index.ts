@@ -1,4 +1,3 @@
 export * from "./nymph";
 export * from "./recipes";
 export * from "./steps";
-export { thorough } from "./thorough";

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { thorough } from "../../testing";
+import { thorough } from "../../testing/thorough";
 import { solveSchedule } from "../solve";
 import { tyingRoom } from "../testing/rooms";
 import { truthOf } from "../testing/truth";

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import { readRecipe, type Ask, type RecipeLine } from "..";
-import { thorough } from "../../testing";
+import { thorough } from "../../testing/thorough";
 import { cabinet, hooks } from "./cabinet";
 import { outcome } from "./outcome";
 import { read } from "./reading";
