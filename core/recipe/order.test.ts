@@ -1,4 +1,4 @@
-import { missingWords } from "../sentences";
+import { missingWords, orderNotices } from "../sentences";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { recipe } from "../testing/nymph";
@@ -145,4 +145,33 @@ describe("what every pattern's order holds", () => {
     });
     expect(missingFrom(r)).toContainEqual({ code: "EARLIER_STEP_LOST", details: { name: "rib" } });
   });
+});
+
+describe("a thread base that comes late", () => {
+  const wound = (id: string, component: string, more: object): RecipeStep =>
+    ({ id, name: id, do: "wind", component, rule: { turns: 5 }, from: { fraction: 0.5 }, ...more }) as RecipeStep;
+  const components = ["thread", "rib", "body"].map((role) => ({ id: role, role, material: [] }));
+  const told = (...steps: RecipeStep[]) =>
+    orderNotices(orderFaults({ steps, components } as unknown as Pick<Recipe, "steps" | "components">));
+  const [rib, body] = [wound("rib", "rib", {}), wound("body", "body", {})];
+  const base = wound("base", "thread", { to: { landmark: "bend" } });
+
+  test("is told once, where it stands, for all that it usually comes before", () =>
+    expect(told(rib, body, base)).toEqual([
+      {
+        step: "base",
+        sentence: "“base” usually comes before “rib” and “body”, as the thread is not on the hook before it.",
+        hard: false,
+      },
+    ]));
+  test("is told at the one step that it usually comes before", () =>
+    expect(told(rib, base, body)).toEqual([
+      {
+        step: "rib",
+        sentence: "“rib” comes earlier than usual: “base” goes first, as the thread is not on the hook before it.",
+        hard: false,
+      },
+    ]));
+  test("is no dam: turns at one place are of a thread that is there", () =>
+    expect(told(rib, body, wound("dam", "thread", {}))).toEqual([]));
 });

@@ -22,7 +22,10 @@ export function precedences(recipe: Pick<Recipe, "steps" | "components">): Prece
   const isBead = (s: RecipeStep) => s.do === "seat" && role.get(s.component ?? "") === "bead";
   const knots = recipe.steps.filter((s) => s.do === "whip");
   const lastKnot = knots[knots.length - 1];
-  const started = recipe.steps.find((s) => s.do === "wind" && role.get(s.component ?? "") === "thread");
+  // Turns at one place, a dam or a lock, are wound of a thread that is there; what is wound along the shank starts it.
+  const started = recipe.steps.find(
+    (s) => s.do === "wind" && s.to !== undefined && role.get(s.component ?? "") === "thread",
+  );
   return recipe.steps.flatMap((step): Precedence[] => {
     const edges: Precedence[] = [];
     if (isBead(step))

@@ -19,6 +19,34 @@ export const reasonWords = (reason: PrecedenceReason): string => say(reasons, re
 export const orderWords = (f: { first: string; then: string; hard: boolean; because: PrecedenceReason }): string =>
   `“${f.then}” comes ${f.hard ? "too early" : "earlier than usual"}: “${f.first}” goes first, as ${reasonWords(f.because)}`;
 
+interface OrderTold {
+  first: string;
+  then: string;
+  hard: boolean;
+  because: PrecedenceReason;
+  names: { first: string; then: string };
+}
+const MOST_NAMED = 3;
+const inAList = new Intl.ListFormat("en-GB");
+/**
+ * What is to be told of an order, and at which step. One step that comes later than several usually follow is told
+ * there, once; what has no remedy is told at each that stands too early.
+ */
+export function orderNotices(faults: readonly OrderTold[]): { step: string; sentence: string; hard: boolean }[] {
+  const kindOf = (f: OrderTold): string => `${f.first} ${f.because.code}`;
+  const alike = (f: OrderTold): OrderTold[] => faults.filter((o) => !o.hard && kindOf(o) === kindOf(f));
+  return faults.flatMap((f) => {
+    const same = f.hard ? [f] : alike(f);
+    if (same.length === 1) return [{ step: f.then, sentence: `${orderWords({ ...f, ...f.names })}.`, hard: f.hard }];
+    if (same[0] !== f) return [];
+    const named = same.slice(0, MOST_NAMED).map((o) => `“${o.names.then}”`);
+    const more = same.length - named.length;
+    const others = inAList.format(more > 0 ? [...named, `${more} more`] : named);
+    const sentence = `“${f.names.first}” usually comes before ${others}, as ${reasonWords(f.because)}.`;
+    return [{ step: f.first, sentence, hard: false }];
+  });
+}
+
 const missing: Sentences<MissingDetails> = {
   HOOK_NOT_NAMED: () => "the hook is not named",
   HOOK_NOT_KNOWN: (d) => `the hook “${d.hook}” is not known here`,

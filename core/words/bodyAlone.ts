@@ -1,5 +1,6 @@
 import type { MaterialForm } from "../materials";
 import type { Role } from "../recipe";
+import type { Pull } from "./pulls";
 import { lineOf, type Reading } from "./reading";
 import { formTold, type Told } from "./told";
 
@@ -7,19 +8,26 @@ import { formTold, type Told } from "./told";
 const besides = new Set<Role>(["hook", "thread", "bead", "weight", "tail", "tag", "butt", "rib", "body", "wing case"]);
 const ending = new Set<Role>(["finish", "head"]);
 /** Of these no part is made that would lie in front of a body, also where none is named. */
-const thin = new Set<MaterialForm | undefined>([undefined, "thread", "wire", "liquid", "bead", "weight wire"]);
+const thin = new Set<MaterialForm | undefined>([undefined, "thread", "wire", "tinsel", "liquid", "bead", "weight wire"]);
 
 /**
  * Whether a recipe that is told to its end has one body and nothing in front of it: the body of a midge or a scud
  * goes on to the head, and that of a fly with a hackle or a thorax leaves room for it.
+ *
+ * @param pulls what is pulled over without a part: a back goes as far as the body under it
  */
-export function isBodyAlone(r: Reading): boolean {
+export function isBodyAlone(r: Reading, pulls: readonly Pull[]): boolean {
   const lines = r.lines.map((_, i) => i).filter((i) => lineOf(r, i).kind === "steps");
-  const told = lines.flatMap((i) => r.told(i));
-  const roles = new Set([...lines.flatMap((i) => r.heads[i]?.role ?? []), ...told.flatMap((t) => t.role ?? [])]);
+  const told = lines.flatMap((line) => r.told(line).map((t) => ({ t, line })));
+  const roles = new Set([...lines.flatMap((i) => r.heads[i]?.role ?? []), ...told.flatMap(({ t }) => t.role ?? [])]);
   if (![...roles].every((role) => besides.has(role) || ending.has(role))) return false;
-  const isEnded = [...ending].some((role) => roles.has(role)) || told.some((t) => t.kind === "whip");
-  const bodies = told.filter((t) => t.role === "body" && t.description);
-  const isKnown = (t: Told): boolean => t.role !== undefined || thin.has(formTold(t));
-  return isEnded && bodies.length === 1 && told.every(isKnown);
+  const isEnded = [...ending].some((role) => roles.has(role)) || told.some(({ t }) => t.kind === "whip");
+  const bodies = told.filter(({ t }) => t.role === "body" && t.description);
+  const isBack = ({ t, line }: { t: Told; line: number }): boolean =>
+    pulls.some((p) => p.of?.isBack && [p, p.of].some((one) => one.line === line && one.at === t.at));
+  return (
+    isEnded &&
+    bodies.length === 1 &&
+    told.every((one) => one.t.role !== undefined || thin.has(formTold(one.t)) || isBack(one))
+  );
 }

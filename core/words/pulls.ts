@@ -67,9 +67,12 @@ const bandOf =
     const at = called === "" ? -1 : clauses.findLastIndex(isMeant);
     const bound = clauses[at];
     const under = clauses.slice(at + 1).filter(({ t }) => isBuilt(t) && !isOver.has(t.role));
-    if (!bound || under.length === 0 || bound.t.role !== undefined || bound.t.kind !== "lay") return undefined;
+    if (!bound || under.length === 0 || bound.t.role !== undefined || !isOnlyTiedIn(bound.t)) return undefined;
     return { line: bound.line, at: bound.t.at, isBack: under.some(({ t }) => t.role !== "thorax") };
   };
+/** “A strip, tied in at the bend”, of which no turns are told: it waits as what a verb ties in. */
+const isOnlyTiedIn = ({ kind, verb, said }: Told): boolean =>
+  kind === "lay" || (verb === undefined && said.tieIn !== undefined && said.rule === undefined);
 const isBuilt = ({ kind }: Told): boolean => kind === "dress" || kind === "wind";
 
 interface Clause {
@@ -77,7 +80,10 @@ interface Clause {
   line: number;
 }
 function boundInBefore(clauses: readonly Clause[]): Pull["of"] {
-  const at = clauses.findLastIndex(({ t }) => t.kind === "lay" && t.verb === "tie in" && covering.has(formTold(t)));
+  const at = clauses.findLastIndex(
+    ({ t }) =>
+      ((t.kind === "lay" && t.verb === "tie in") || (t.kind === "wind" && isOnlyTiedIn(t))) && covering.has(formTold(t)),
+  );
   const under = clauses.slice(at + 1).filter(({ t }) => isBuilt(t));
   const bound = clauses[at];
   if (!bound || under.length === 0 || bound.t.role !== undefined) return undefined;

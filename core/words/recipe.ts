@@ -220,7 +220,7 @@ class RecipeReader implements Reading {
     if (kept) return this.keep(i, kept);
     const before = this.bench.made.length;
     this.bench.ahead = this.rolesAfter(i);
-    this.bench.isBodyAlone = this.bodyAlone ??= isBodyAlone(this);
+    this.bench.isBodyAlone = this.bodyAlone ??= isBodyAlone(this, this.allPulls());
     const same = ofSameStuff(this, i);
     const told = same ?? this.withTaken(i, inTurn(joined(this.told(i), text), text, this.scanContext));
     if (head.ahead && told[0]) this.tellAhead(told[0], text, head);
@@ -342,12 +342,14 @@ class RecipeReader implements Reading {
 
   /** What the lines pull over without naming a part. */
   private pulls: Pull[] | undefined;
-  private pulledAfter(i: number, told: Told): Bench["pulledLater"] {
-    this.pulls ??= pullsOf(
+  private allPulls(): readonly Pull[] {
+    return (this.pulls ??= pullsOf(
       this.lines.map((_, line) => (this.line(line).kind === "steps" ? this.told(line) : [])),
       this.plain,
-    );
-    const later = this.pulls.filter(({ line, at }) => line > i || (line === i && at > told.at));
+    ));
+  }
+  private pulledAfter(i: number, told: Told): Bench["pulledLater"] {
+    const later = this.allPulls().filter(({ line, at }) => line > i || (line === i && at > told.at));
     const isOfIt = ({ of }: Pull): boolean => of?.line === i && of.at >= told.at && of.at < told.end;
     return { stuff: later.flatMap(({ stuff }) => stuff ?? []), own: later.find(isOfIt)?.of };
   }

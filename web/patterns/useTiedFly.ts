@@ -1,4 +1,4 @@
-import { missingWords, noticesOf, orderWords } from "@kasten/core/sentences";
+import { missingWords, noticesOf, orderNotices } from "@kasten/core/sentences";
 import { computed, ref, type Ref } from "vue";
 import { type ComposedFly } from "@kasten/core/fly";
 import { sizesBetween } from "@kasten/core/hooks";
@@ -67,7 +67,7 @@ export function useTiedFly(
     const add = (step: string, sentence: string, hard: boolean) =>
       at.set(step, [...(at.get(step) ?? []), { sentence, hard }]);
     for (const [step, sentence] of tied.value.faults) add(step, sentence, true);
-    for (const f of orderFaults(recipe.value)) add(f.then, `${orderWords({ ...f, ...f.names })}.`, f.hard);
+    for (const n of orderNotices(orderFaults(recipe.value))) add(n.step, n.sentence, n.hard);
     for (const n of tied.value.fly ? noticesOf(tied.value.fly) : []) add(n.step, n.sentence, false);
     return at;
   });

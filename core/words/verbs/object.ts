@@ -212,6 +212,12 @@ function takeAlternates({ told, bench }: Telling, component: Component): void {
   }
 }
 
+/** “Tie in six fibres at the bend”, and then “wind them to mid-shank”: nothing was said of a tail. */
+function isWoundNext(bench: Bench): boolean {
+  const [next] = bench.toldLater();
+  return next?.verb === "wind" && next.refers === "it" && next.role === undefined && next.description === undefined;
+}
+
 /**
  * The part that a material is for, where nobody names it: one that the fly has of it, else what its form is used for.
  */
@@ -255,6 +261,8 @@ function roleFrom(
     if (form === "hair" && said.attitude === "over") return "wing";
     // “4 strands down each side”, behind what was lashed along the shank: no tail is on its sides.
     const isOnSides = said.round?.near !== undefined && bench.ofRole("wing") !== undefined;
+    if (form === "feather fibre" && isRear && said.shown === undefined && said.like === undefined && isWoundNext(bench))
+      return "body";
     if (isRear && !said.hanging) return form === "flash" && (bench.ofRole("tail") ?? isOnSides) ? "flash" : "tail";
     // “Tied in so that the fibres slope back over the body”
     if (form === "feather fibre" && said.attitude === "over" && lastBody(bench)) return "wing";

@@ -1,5 +1,6 @@
 import { isColour } from "../../../materials";
 import { inPlace, type Rule } from "../leftOut";
+import { roleOfWord } from "../../lexicon/parts";
 import { A_COUNT, NUMBER_WORD } from "../number";
 
 const byLetter = [..."0123456789"].flatMap((figure) => [`${figure}t`, `${figure} t`]);
@@ -80,8 +81,22 @@ export const windings: readonly Rule[] = [
   {
     has: ["for"],
     written:
-      /(?<=^\W*(?:\d+\W+)?)((?:\d[\d.]*\s*mm\s+)?\p{L}[\p{L}\d.\s-]{2,40}\sfor\s+(?:the|an?)\s+\p{L}+),\s+(?:and\s+|then\s+)*tie\s+(?:it\s+|them\s+)?in(?!\p{L})/giu,
+      /(?<=^\W*(?:\d+[.)]\s+)?)((?:\d[\d./]*\s*(?:mm|x|lb)\s+|\d+\s+)?\p{L}[\p{L}\d.\s-]{2,40}\sfor\s+(?:the\s+|an?\s+)?\p{L}+),\s+(?:and\s+|then\s+)*tie\s+(?:it\s+|them\s+)?in(?!\p{L})/giu,
     as: (m) => inPlace(m, `tie in ${m[1] ?? ""}`),
+  },
+  // “Six pheasant fibres, tie in as a tail”
+  {
+    has: ["tie in as", "tie them in as", "tie it in as", "tied in as"],
+    written:
+      /(?<=^\W*(?:\d+[.)]\s+)?)((?:\d[\d./]*\s*(?:mm|x|lb)\s+|\d+\s+)?\p{L}[\p{L}\d.\s'’-]{2,40}),\s+(?:and\s+|then\s+)*tied?\s+(?:it\s+|them\s+)?in\s+(?=as\s)(?<!\btie\b.*\btied?\s.*)/giu,
+    as: (m) => inPlace(m, `tie in ${m[1] ?? ""} `),
+  },
+  // “Slip of pheasant tail, 8 fibres, tied in at mid-shank”, of no part: what is done comes behind what it is of.
+  {
+    has: ["tied in"],
+    written:
+      /(?<=^\W*(?:\d+[.)]\s+)?)((?:(?:\d+|an?|one|two|three|\p{L}+)\s+)?(?:\p{L}+\s+){0,3}?(?:slip|fibres|fibers|herls?)(?!\p{L})[^.;:]{0,40}?),?\s+tied\s+in(?=\s+(?:at|by|in\s+front|behind|tips?|butts?|mid|just|on|over)(?!\p{L}))(?<!\btie\b.*)/giu,
+    as: (m) => (roleOfWord(/\p{L}+/u.exec(m[1] ?? "")?.[0] ?? "") ? [] : inPlace(m, `tie in ${m[1] ?? ""}`)),
   },
   // “Five turns, then cut the copper”: none is taken anew.
   {
