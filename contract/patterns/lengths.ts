@@ -17,7 +17,7 @@ export const placeSchema = z.union([
 ]);
 export const span = z.strictObject({ from: hookSize, to: hookSize });
 export const bySize = z.array(z.strictObject({ sizes: span.optional(), value: short })).max(30);
-const pastMm = figure("pastMm").optional();
+const asFarAs = { pastMm: figure("pastMm").optional(), share: figure("shareOfWay").optional() };
 const added = z
   .union([
     z.strictObject({ mm: figure("addedMm") }),
@@ -27,8 +27,8 @@ const added = z
 const plainLength = z.union([
   z.strictObject({ mm: figure("lengthMm") }),
   z.strictObject({ of: z.enum(measures), times: figure("lengthTimes"), plus: added }),
-  z.strictObject({ reach: z.enum(reaches), pastMm }),
-  z.strictObject({ to: placeSchema, pastMm }),
+  z.strictObject({ reach: z.enum(reaches), ...asFarAs }),
+  z.strictObject({ to: placeSchema, ...asFarAs }),
 ]);
 export const length = z.union([plainLength, z.strictObject({ between: z.tuple([plainLength, plainLength]) })]);
 export const amount = z.union([

@@ -37,6 +37,7 @@ describe("a length stated as a rule", () => {
   ])("%s", (_what, rule, mm) => expect(lengths().mm(rule)).toBeCloseTo(mm, 9));
 
   test.each<[string, LengthRule, number]>([
+    ["half way to the point", { reach: "point", share: 0.5 }, 0.5 * hook.point],
     ["to the point", { reach: "point" }, hook.point],
     ["to the barb", { reach: "barb" }, hook.barb],
     ["to the bend", { reach: "bend" }, hook.shank],

@@ -14,6 +14,9 @@ function something(against: string, mm: number): number {
   return mm;
 }
 
+const asFarAs = (mm: number, { share = 1, pastMm = 0 }: { share?: number; pastMm?: number }): number =>
+  mm * share + pastMm;
+
 /**
  * Resolves lengths stated as rules into mm, for one hook.
  * Rules against body, tail or wing look the part up among the steps of this fly.
@@ -48,9 +51,9 @@ export class Lengths {
     const root = rootMm ?? this.hook.shank;
     // A part may lie forward or back of the place that it reaches.
     if ("to" in rule) {
-      return something("place", Math.abs(placeAt(rule.to, this.hook, this.beadMm) - root) + (rule.pastMm ?? 0));
+      return something("place", asFarAs(Math.abs(placeAt(rule.to, this.hook, this.beadMm) - root), rule));
     }
-    return something(rule.reach, this.tip(rule.reach) + (rule.pastMm ?? 0) - root);
+    return something(rule.reach, asFarAs(this.tip(rule.reach) - root, rule));
   }
 
   private added(plus: AddedLength): number {

@@ -28,12 +28,18 @@ export type AddedLength = { mm: number } | { of: Measure; times: number };
 export type PlainLength =
   | { mm: number }
   | { of: Measure; times: number; plus?: AddedLength }
-  | { reach: Reach; pastMm?: number }
-  | { to: Place; pastMm?: number };
+  | ({ reach: Reach } & AsFarAs)
+  | ({ to: Place } & AsFarAs);
+/** How much further than there, or what share of the way there; one of the two at most. */
+interface AsFarAs {
+  pastMm?: number;
+  /** Half way to the point: above 0, below 1. */
+  share?: number;
+}
 
 /**
  * A length as it is said: in mm, as so many times a measure of the hook or of a part already planned, `plus` another,
- * as far as a landmark, a place or the tip of another part, `past` it by so many mm; or anything between two of these.
+ * as far as a landmark, a place or the tip of another part, `past` it by so many mm or a share of the way there; or anything between two of these.
  */
 export type LengthRule = PlainLength | { between: [PlainLength, PlainLength] };
 

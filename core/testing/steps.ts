@@ -54,6 +54,7 @@ const length: fc.Arbitrary<LengthRule> = fc.oneof(
   longer,
   fc.record({ reach: fc.constantFrom(...reaches) }),
   fc.record({ reach: fc.constantFrom(...reaches), pastMm: figure(0.5, 6) }),
+  fc.record({ reach: fc.constantFrom(...reaches), share: fc.constantFrom(1 / 2, 1 / 3, 0.4) }),
 );
 const zone = { from: place, to: place };
 const pair = fc.tuple(measure, measure);

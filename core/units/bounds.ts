@@ -40,6 +40,7 @@ const table = {
   addedMm: { least: -600, most: 600, unit: "mm" },
   addedTimes: { least: -40, most: 40 },
   pastMm: { least: -60, most: 600, unit: "mm" },
+  shareOfWay: { least: 0.01, most: 0.99 },
   shownMm: room(2000),
   clumpMm: length(60),
   slipWidthMm: length(60),

@@ -29,7 +29,8 @@ export function askLostPlaces({ bench, out }: Pick<Reading, "bench" | "out">): v
 }
 
 const INTO = /(?<!\p{L})(?:well\s+|half-?\s?way\s+|deep\s+)?(?:into|round|around|down|in)\s+the\s+bend(?!\s+of\b)/giu;
-const BEND = /(?<!\p{L})(?<!(?:into|round|around|down|in|between)\s+the\s+)(?:the|hook)\s+bend(?!s|\s+and\b|\p{L})/giu;
+const BEND =
+  /(?<!\p{L})(?<!(?:into|round|around|down|in|between)\s+the\s+|way\s+(?:back\s+|down\s+)?(?:to|towards?)\s+(?:the\s+)?)(?:the|hook)\s+bend(?!s|\s+and\b|\p{L})/giu;
 
 /** “two thirds of the shank, no, make that half”: what is taken back need not be held. */
 const TAKEN_BACK = /^[\s,.;:–-]*(?:no|nope|sorry|oops|wait|scratch\s+that|(?:or\s+)?rather|make\s+(?:it|that))\b/i;

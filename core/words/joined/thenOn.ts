@@ -15,7 +15,8 @@ function frontIn({ from, to, end }: Said): Place | undefined {
 }
 
 /**
- * “Olive dubbing from the bend to halfway, then brown dubbing to the eye”: a body goes on where it came to. So many
+ * “Olive dubbing from the bend to halfway, then brown dubbing to the eye”, “rear half floss, then fur”: a body goes on
+ * where it came to. So many
  * turns ahead of it are those at the bend: “6 turns of gold tinsel, then dub claret fur up to the eye”.
  */
 export const withBodyThenOn = (all: Told[], text: string): Told[] =>
@@ -26,14 +27,14 @@ export const withBodyThenOn = (all: Told[], text: string): Told[] =>
       t.description &&
       isOnShank(before) &&
       isOnShank(t) &&
-      t.said.end !== undefined &&
       !isPlaced(t.said) &&
       then.test(text.slice(before.description.end, t.description.at));
     if (!before || !goesOn) return [...told, t];
     const front = frontIn(before.said);
     if (front) return [...told, { ...t, said: { ...t.said, begin: front } }];
     const { rule } = before.said;
-    if (before.kind !== "wind" || rule?.turns === undefined || isPlaced(before.said)) return [...told, t];
+    const isTurns = before.kind === "wind" && rule?.turns !== undefined && t.said.end !== undefined;
+    if (!isTurns || isPlaced(before.said)) return [...told, t];
     const atBend: Said = { ...before.said, rule: { touching: true, turns: rule.turns }, begin: { landmark: "bend" } };
     const inFront: Place = { part: "it", end: "front" };
     return [...told.slice(0, -1), { ...before, said: atBend }, { ...t, said: { ...t.said, begin: inFront } }];

@@ -90,6 +90,8 @@ const roleWords: Record<string, Role> = {
   "hotspot collar": "collar",
   "hot spot collar": "collar",
   "hot collar": "collar",
+  "egg sac": "butt",
+  "egg sack": "butt",
   "hot spot": "butt",
   hotspot: "butt",
   "hot-spot": "butt",

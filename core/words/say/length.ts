@@ -6,8 +6,14 @@ function sayPlain(rule: PlainLength): string {
   if ("mm" in rule) return `${sayNumber(rule.mm)} mm`;
   if ("of" in rule) return `${sayTimes(rule.of, rule.times)}${rule.plus ? sayAdded(rule.plus) : ""}`;
   const target = "to" in rule ? sayPlace(rule.to) : reachNames[rule.reach];
+  if (rule.share !== undefined) return `${sayShareOfWay(rule.share)} to ${target}`;
   if (rule.pastMm === undefined) return `to ${target}`;
   return `${sayNumber(Math.abs(rule.pastMm))} mm ${rule.pastMm < 0 ? "short of" : "past"} ${target}`;
+}
+
+function sayShareOfWay(share: number): string {
+  const name = shareName(share);
+  return name === "half" ? "half way" : `${name ?? sayNumber(share)} of the way`;
 }
 
 const reachNames: Record<Reach, string> = {

@@ -120,7 +120,8 @@ function countedInColour(r: Reading, told: Told, text: string, last: Extract<Mad
   Object.assign(told, {
     kind: "lay",
     verb: "tie in",
-    said: { ...again.said, amount: like },
+    // As long as the bunch before, where nothing is said of it.
+    said: { ...(isLengthSaid(again.said) ? {} : { shown: last.shown }), ...again.said, amount: like },
     understood: [...again.understood, number],
     kept: again.kept,
     rest: [
@@ -133,6 +134,9 @@ function countedInColour(r: Reading, told: Told, text: string, last: Extract<Mad
     ],
   });
 }
+
+const isLengthSaid = ({ shown, like, sameLength }: Told["said"]): boolean =>
+  shown !== undefined || like !== undefined || sameLength !== undefined;
 
 /** “Thorax: same as abdomen”: of what another part was told of. */
 function sameAsPart(r: Reading, told: Told, text: string): void {

@@ -331,8 +331,8 @@ const sharePast: Reader<PlainLength> = map(
 );
 /** “Reaching half way down the body”. */
 const halfWayDown: Reader<PlainLength> = map(
-  seq(opt(reaching), words("half-?\\s?way\\s+(?:down|along|up|back\\s+along|over)"), the, match("(body|abdomen)")),
-  (): PlainLength => ({ of: "body", times: 0.5 }),
+  seq(opt(reaching), words("half-?\\s?way\\s+(?:down|along|up|back\\s+along|over)"), the, match("(body|abdomen|tail)")),
+  ([, , , [of]]): PlainLength => (of === "tail" ? { reach: "mid-tail" } : { of: "body", times: 0.5 }),
 );
 const strands = oneOf<Measure>(
   map(words("flash"), () => "flash"),
@@ -352,7 +352,21 @@ const levelWith: Reader<PlainLength> = map(
   ),
   ([, , of]) => ({ of, times: 1 }),
 );
+/** “Half way to the point”, “two thirds of the way to the bend”, from where it is tied in. */
+const partWay: Reader<PlainLength> = map(
+  seq(
+    opt(reaching),
+    oneOf<number>(
+      map(words("half-?\\s?way"), () => 0.5),
+      map(seq(number, words("(?:of\\s+)?the\\s+way")), ([share]) => share),
+    ),
+    words("(?:back\\s+|down\\s+|up\\s+)?(?:to|towards?)"),
+    reached,
+  ),
+  ([, share, , r]) => (share > 0 && share < 1 && ("reach" in r || "to" in r) ? { ...r, share } : undefined),
+);
 const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
+  partWay,
   levelWith,
   pastBy,
   halfWayDown,

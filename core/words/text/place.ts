@@ -153,7 +153,7 @@ const landmarkWords: [string, Place][] = [
       "mid-?\\s?shank",
       "mid-?point(?:\\s+of\\s+(?:the\\s+)?shank)?",
       "cent(?:re|er)\\s+of\\s+(?:the\\s+)?(?:shank|hook)",
-      "half-?\\s?way(?!\\s+back\\s+(?:up\\s+)?to)(?:\\s+(?:point|mark))?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?",
+      "half-?\\s?way(?!\\s+(?:(?:back|up|down|forwards?)\\s+){0,2}(?:to|towards)\\b)(?:\\s+(?:point|mark))?(?:\\s+(?:along|down|up|back\\s+along)\\s+(?:the\\s+)?(?:shank|hook))?",
       "middle(?!\\s+(?:one|hackle|feather|half|third|quarter)\\b)",
     ),
     { fraction: 0.5 },
@@ -402,11 +402,31 @@ const shareFromEnd: Reader<Place> = map(
   ),
   ([f, , isFromBend]) => (f > 0 && f < 1 ? { fraction: isFromBend ? Number((1 - f).toPrecision(12)) : f } : undefined),
 );
-const BACK_TO_EYE =
-  "way\\s+back\\s+(?:up\\s+the\\s+(?:hook\\s+)?shank(?!\\s+from)|(?:up\\s+)?(?:(?:along\\s+)?the\\s+shank\\s+)?(?:to|towards?)\\s+the\\s+(?:hook\\s+)?(?:eye|bead|cone|head|front))";
+const THE_FRONT = "the\\s+(?:hook\\s+)?(?:eye|bead|cone|head|front)";
+const BACK_TO_EYE = `way\\s+back\\s+(?:up\\s+the\\s+(?:hook\\s+)?shank(?!\\s+from)|(?:up\\s+)?(?:(?:along\\s+)?the\\s+shank\\s+)?(?:to|towards?)\\s+${THE_FRONT})`;
+/** “Half way”, “two thirds of the way”, and where it leads. */
+const partOfWay = (leads: string): Reader<number> =>
+  oneOf<number>(
+    map(words(`half-?way${leads}`), () => 0.5),
+    map(seq(number, words(`(?:(?:of\\s+)?the\\s+)?way${leads}`)), ([share]) =>
+      share > 0 && share < 1 ? share : undefined,
+    ),
+  );
 /** “Two thirds of the way back to the eye”: whoever comes back to it was at the bend. */
-export const wayBackToEye: Reader<Place> = map(seq(number, words(`(?:of\\s+the\\s+)?${BACK_TO_EYE}`)), ([f]) =>
-  f > 0 && f < 1 ? { fraction: Number((1 - f).toPrecision(12)) } : undefined,
+export const wayBackToEye: Reader<Place> = oneOf<Place>(
+  map(seq(number, words(`(?:of\\s+the\\s+)?${BACK_TO_EYE}`)), ([f]) =>
+    f > 0 && f < 1 ? { fraction: Number((1 - f).toPrecision(12)) } : undefined,
+  ),
+  map(partOfWay(`\\s+(?:(?:back|forwards?|up)\\s+)?(?:to|towards?)\\s+${THE_FRONT}`), (f) => ({
+    fraction: Number((1 - f).toPrecision(12)),
+  })),
+);
+/** “Half way to the bend”: whoever goes there comes from the eye. */
+export const wayToBend: Reader<Place> = map(
+  partOfWay(
+    "\\s+(?:back\\s+|down\\s+)?(?:to|towards?)\\s+the\\s+(?:(?:hook\\s+)?bend|tail(?!\\s+(?:tip|end))|rear|back)",
+  ),
+  (fraction) => ({ fraction }),
 );
 /** “To the bend and half way back”: where the way was told that it comes back from. */
 export const wayBackOnly: Reader<Place> = map(
@@ -414,6 +434,7 @@ export const wayBackOnly: Reader<Place> = map(
   ([f]) => (f > 0 && f < 1 ? { fraction: Number((1 - f).toPrecision(12)) } : undefined),
 );
 const fractionOfShank: Reader<Place> = oneOf<Place>(
+  wayToBend,
   aboutHalfUp,
   shareFrom,
   shareFromEnd,
@@ -472,7 +493,9 @@ export const bareFraction: Reader<Place> = map(
 /** “halfway” begins with a share, and is none. */
 const landmarkFirst: Reader<Place> = beginning(firstsOf("h"), (text, at) =>
   text.startsWith("half", at) &&
-  /^half-?\s?way\b(?!\s+(?:from|between|back\s+(?:up\s+)?to))/.test(text.slice(at, at + 24))
+  /^half-?\s?way\b(?!\s+(?:from|between|(?:(?:back|up|down|forwards?)\s+){0,2}(?:to|towards)\b))/.test(
+    text.slice(at, at + 32),
+  )
     ? landmark(text, at)
     : undefined,
 );

@@ -153,7 +153,10 @@ function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [num
     if (alongShank(from) > alongShank(said.end) + LEAST_WAY) said.begin = from;
   }
   // “A tail level with the bend”, tied in there: to the outside of it.
-  const reach = said.shown && "reach" in said.shown && said.shown.pastMm === undefined ? said.shown.reach : undefined;
+  const reach =
+    said.shown && "reach" in said.shown && said.shown.pastMm === undefined && !said.shown.share
+      ? said.shown.reach
+      : undefined;
   if (kind === "lay" && role === "tail" && reach === "bend")
     said.shown = { to: { landmark: "bend", plus: { of: "gape", times: 0.5 } } };
   // “Golden crest over the wing”: it lies over it, and is tied in where its own part is.

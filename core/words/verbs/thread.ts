@@ -78,6 +78,8 @@ export function tellThread(t: Telling): void {
   const turnsAtOneSpot = said.rule?.turns !== undefined && to === undefined;
   const hangs = hangsOverWeight(bench) ?? bench.hangs;
   if (to && !said.from && !from && hangs && isApart(hangs, to)) said.begin = hangs;
+  // A thread that is not on the hook yet is started at its front.
+  if (to && !said.from && !from && !hangs && !bench.isBased && alongShank(to) > AT_FRONT) said.begin = BEHIND_EYE;
   if (isOnlyStart.test(t.text.slice(told.at, told.end))) keepTurns(t);
   said.rule ??= { touching: true };
   const step = make(
@@ -111,6 +113,8 @@ function thirdWay(said: Said): void {
     delete said.there;
   }
 }
+const AT_FRONT = 0.3;
+const BEHIND_EYE: Place = { eyeLengths: 0.5 };
 const LEAST_APART = 0.03;
 const isApart = (a: Place, b: Place): boolean => Math.abs(alongShank(a) - alongShank(b)) > LEAST_APART;
 
@@ -138,7 +142,7 @@ const ways: readonly ((said: Said, t: Telling) => void)[] = [
 ];
 /** “Run the thread on into the bend”, “cover the wire and go round the bend”: it does not start there. */
 const goesThere =
-  /\b(?:run|take|wind|wrap|taken|carried|brought|go(?:ing)?|lay|all\s+the\s+way|right\s+down)\b[^.;]*\b(?:into|round|around|down)\s+the\s+bend\b/;
+  /\b(?:run|take|wind|wrap|taken|carried|brought|go(?:ing)?|lay|all\s+the\s+way|right\s+down)\b[^.;]*\b(?:(?:into|round|around|down)\s+the\s+bend|(?:back|down)\s+the\s+(?:hook\s+)?shank)\b/;
 /** “Wind white thread deep into the bend”: on a bare hook that is where it goes. */
 function intoBend(said: Said, { told, text, bench }: Telling): void {
   const { there } = said;
@@ -149,8 +153,9 @@ function intoBend(said: Said, { told, text, bench }: Telling): void {
     return;
   }
   const goes = (told.verb === "start" || told.verb === undefined) && goesThere.test(text.slice(told.at, told.end));
-  if ((told.verb !== "wind" && told.verb !== "move" && !goes) || bench.isBased || !there || alongShank(there) <= HALF)
-    return;
+  const isMove = told.verb === "move";
+  if ((told.verb !== "wind" && !isMove && !goes) || bench.isBased || !there) return;
+  if (alongShank(there) <= (told.verb === "wind" ? HALF : AT_FRONT)) return;
   if (said.begin || said.end || said.from || said.rule?.turns !== undefined) return;
   said.begin = bench.hangs ?? { eyeLengths: 0.5 };
   said.end = there;

@@ -1,7 +1,7 @@
 import { type Clause, clause, type Said } from "../../said";
 import { beginning, map, seq, words, opt, oneOf, unless, match } from "../../parse";
 import { begins, ends, shareOfShank } from "./zone";
-import { absolute, isBareShare, placeReached, stuffReached, wayBackToEye } from "../../text/place";
+import { absolute, isBareShare, placeReached, stuffReached, wayBackToEye, wayToBend } from "../../text/place";
 import { number, readNumber } from "../../text/number";
 import type { Place } from "../../../hooks";
 
@@ -53,6 +53,12 @@ export const endForward: Clause = clause(
 export const wayBack: Clause = clause("two thirds of the way back to the eye", wayBackToEye, (s, end) => {
   if (s.end !== undefined || s.from !== undefined) return false;
   Object.assign(s, { end, way: "forward" } satisfies Said);
+});
+
+/** “Wound half way to the bend”: it ends there, and began in front of it. */
+export const wayDown: Clause = clause("half way to the bend", wayToBend, (s, end) => {
+  if (s.end !== undefined || s.from !== undefined) return false;
+  Object.assign(s, { end, way: "back" } satisfies Said);
 });
 
 /** “wound two thirds of the way”: so much of the shank is covered, counted from the bend. */

@@ -18,6 +18,7 @@ export {
   leavingBare,
   leavingRoom,
   wayBack,
+  wayDown,
 } from "./ends";
 export { tiedIn, withAnother, wraps } from "./held";
 export { NO_PIECE } from "./piece";

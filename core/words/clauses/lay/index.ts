@@ -56,15 +56,6 @@ export const layClauses: Clause[] = [
   ...sides,
   ...howTied,
   lengthOfShank,
-  clause(
-    "half way to the point",
-    words("(?:reaching\\s+|(?:just\\s+)?coming\\s+)?half(?:-?\\s?way)?\\s+to\\s+the\\s+(?:hook\\s+)?point"),
-    (s) => {
-      if (s.shown !== undefined) return false;
-      // Half of the way there from the eye, near which a throat is tied in.
-      s.shown = { to: { fraction: 0.5, plus: { of: "gape", times: -0.215 } } };
-    },
-  ),
   zone,
   ...saidToBeLengths,
   atSaid,

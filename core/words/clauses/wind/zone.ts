@@ -2,7 +2,18 @@ import { match, opt, words, seq, map, oneOf, anyOf, unless } from "../../parse";
 import { type Clause, type Said, clause, samePair, putRule, put } from "../../said";
 import { absolute, placeReached } from "../../text/place";
 import { count } from "../../text/count";
-import { figureOfEight, where, zoneRead, zone, shareOfIt, theRest, endOfWay, wayBack, leavingRoom } from "../common";
+import {
+  figureOfEight,
+  where,
+  zoneRead,
+  zone,
+  shareOfIt,
+  theRest,
+  endOfWay,
+  wayBack,
+  wayDown,
+  leavingRoom,
+} from "../common";
 import { lengthPair, length } from "../../text/length";
 import { number } from "../../text/number";
 
@@ -114,6 +125,7 @@ export const zoned: Clause[] = [
   shareOfIt,
   theRest,
   wayBack,
+  wayDown,
   endOfWay,
   ...where.slice(1),
 ];

@@ -1,7 +1,11 @@
 import { A_COUNT } from "../number";
 import { inPlace, type Rule } from "../leftOut";
-import { isHue } from "./common";
+import { isColour } from "../../../materials";
 import type { Put } from "../stuffAsPart";
+
+/** A colour, or how a feather is marked. */
+const isHue = (word: string): boolean =>
+  isColour(word.toLowerCase()) || /^(?:grizzl[ey]|badger|furnace|cree|barred)$/i.test(word);
 
 const AND_THEN = "\\s*,?\\s+(?:then\\s+|and\\s+|plus\\s+|over\\s+that\\s+)*";
 
@@ -39,8 +43,36 @@ function halfOfEach(m: RegExpExecArray): Put[] {
   return inPlace(m, [one, two].map((colour) => `${half} ${pieces} of ${colour} ${of}`).join(" and "));
 }
 
+const onTopOfIt = /\b(?:over|top|above)\b/i;
+
+/** “On top the same amount of red, same length”: what was tied in last once more, in that colour. */
+const againInColour = (m: RegExpExecArray, colour: string, again: string): Put[] =>
+  isHue(colour) ? inPlace(m, `${again} ${colour}${onTopOfIt.test(m[1] ?? "") ? " on top" : ""}`) : [];
+const AT_BEGIN = "(?<=^\\W*(?:\\d+[.)]\\s+)?|[.;]\\s+)";
+const AGAIN_LEAD =
+  "(?:(?:and|then|next|over\\s+(?:that|it|them)|on\\s+top(?:\\s+of\\s+(?:that|it|them))?|above\\s+(?:that|it))[,\\s]+)";
+const TO_THE_SAME_LENGTH = "(?:,?\\s+(?:(?:of|to)\\s+)?(?:the\\s+)?same\\s+length)?(?=\\s*(?:[.;,]|$|on\\s+top\\b))";
+
 /** Several colours of one stuff, told in one breath. */
 export const colours: readonly Rule[] = [
+  // “Then the same amount of chartreuse”, “as many black”
+  {
+    has: ["same", "as many"],
+    written: new RegExp(
+      `${AT_BEGIN}(${AGAIN_LEAD}*)(?:(?:the\\s+)?same\\s+(?:(?:amount|number|quantity|again)\\s+)?(?:of|in)|as\\s+many(?:\\s+(?:of|in))?)\\s+(\\p{L}+)${TO_THE_SAME_LENGTH}`,
+      "giu",
+    ),
+    as: (m) => againInColour(m, m[2] ?? "", "the same again in"),
+  },
+  // “Over that 20 of red”
+  {
+    has: ["then", "over", "top", "above"],
+    written: new RegExp(
+      `${AT_BEGIN}(${AGAIN_LEAD}+)(?:another\\s+)?(${A_COUNT})\\s+(?:of\\s+)?(\\p{L}+)(?=\\s*(?:[.;,]|$|on\\s+top\\b))`,
+      "giu",
+    ),
+    as: (m) => againInColour(m, m[3] ?? "", `another ${m[2] ?? ""} of`),
+  },
   // “20 white, then 20 green, then 10 black hairs of bucktail”: each is of the stuff that the last names.
   {
     has: ["hairs of", "fibres of", "fibers of", "strands of"],

@@ -1,9 +1,55 @@
 import { isColour } from "../../../materials";
 import { inPlace, type Rule } from "../leftOut";
-import { readNumber } from "../number";
+import { A_COUNT, readNumber } from "../number";
 
 /** Parts, their places and their lengths. */
 export const parts: readonly Rule[] = [
+  // “Body: one third yellow floss, then black fur”: the first is behind.
+  {
+    has: ["then", "the rest"],
+    written:
+      /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*)(?:an?\s+|one\s+|1\/)?(third|quarter|half|[234])\s+(?:of\s+)?(?=\p{L}[^.;,]*,\s+(?:then|the\s+rest)\s)/giu,
+    as: (m) => inPlace(m, `rear ${{ 2: "half", 3: "third", 4: "quarter" }[m[1] ?? ""] ?? m[1] ?? ""} `),
+  },
+  // “Olive fur, rear third bare”
+  {
+    has: ["bare"],
+    written: /(?<=,\s)(?:the\s+)?(rear|front|back|last)\s+(third|quarter|half)\s+(?:left\s+)?bare(?!\p{L})/giu,
+    as: (m) => inPlace(m, `leaving the ${m[1] ?? ""} ${m[2] ?? ""} bare`),
+  },
+  // “…, posted with 8 turns”
+  {
+    has: ["posted"],
+    written: new RegExp(`posted\\s+(?:with|by|in)\\s+(${A_COUNT})\\s+(?:turns|wraps)(?:\\s+of\\s+thread)?`, "giu"),
+    as: (m) => inPlace(m, `; post the base with ${m[1] ?? ""} wraps`),
+  },
+  // “Sized one down”
+  {
+    has: ["sized"],
+    written: /(?<!\p{L})sized\s+(one|two|a)\s+(?:size\s+)?(down|up)(?!\p{L})/giu,
+    as: (m) => inPlace(m, `${m[1] ?? ""} size${m[1]?.toLowerCase() === "two" ? "s" : ""} ${m[2] ?? ""}`),
+  },
+  // “Trim it to the height of a gape”, “to a gape in height”
+  {
+    has: ["height"],
+    written:
+      /(?<=\b(?:trim|cut|clip)\b[^.;]*\sto\s)(?:(?:the|a)\s+height\s+of\s+|(\p{L}[\p{L}\s]{0,20}?)\s+in\s+height(?!\p{L}))/giu,
+    as: (m) => inPlace(m, m[1] ?? ""),
+  },
+  // “Rib: pearl, flat, fine”
+  {
+    has: ["flat", "oval", "round", "embossed"],
+    written:
+      /(?<=^\W*(?:rib|tag|body)\s*[:=–-]\s*)(gold|silver|copper|pearl|green|red),\s+(flat|oval|round|embossed)(?:,\s+((?:extra\s+)?fine|small|medium|large))?(?=\s*(?:[,.;]|$))/giu,
+    as: (m) => inPlace(m, `${m[3] === undefined ? "" : `${m[3]} `}${m[2] ?? ""} ${m[1] ?? ""} tinsel`),
+  },
+  // “Two coats of resin over body and thorax”: from the rear of the one to the front of the other.
+  {
+    has: ["over body", "over the body", "over abdomen", "over the abdomen"],
+    written:
+      /(?<=\b(?:coats?|varnish|resin|lacquer|epoxy|cement)\b[^.;]*\s)over\s+(?:the\s+)?(?:body|abdomen)\s+and\s+(?:the\s+)?thorax(?!\p{L})/giu,
+    as: (m) => inPlace(m, "from the rear of the body to the front of the thorax"),
+  },
   // “Prep a hackle”
   {
     has: ["prep"],

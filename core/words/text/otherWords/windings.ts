@@ -7,6 +7,19 @@ const byLetter = [..."0123456789"].flatMap((figure) => [`${figure}t`, `${figure}
 
 /** What is wound, tied in and broken off: ribs, weights, thread and its knots. */
 export const windings: readonly Rule[] = [
+  // “Black thread built up in 20 turns”
+  {
+    has: ["built up"],
+    written: new RegExp(`built\\s+up\\s+(?:in|with|by)\\s+(?=${A_COUNT}\\s+(?:turns|wraps))`, "giu"),
+    as: (m) => inPlace(m, ", "),
+  },
+  // “Spin fur and wind three turns to make an egg sac”
+  {
+    has: ["to make", "to form", "for an", "for a "],
+    written:
+      /(?<=\b(?:turns|wraps|fur|dubbing|ball)\b[^.;]*?),?\s+(?:to\s+(?:make|form)|for)\s+(an?|the)\s+(?=(?:small\s+|neat\s+|little\s+)?(?:egg\s+sac|butt|tag)(?!\p{L}))/giu,
+    as: (m) => inPlace(m, ` as ${m[1] ?? ""} `),
+  },
   // “Finish with four whip turns”
   {
     has: ["whip"],
@@ -90,6 +103,20 @@ export const windings: readonly Rule[] = [
     written:
       /(?<=^\W*(?:\d+[.)]\s+)?)((?:\d[\d./]*\s*(?:mm|x|lb)\s+|\d+\s+)?\p{L}[\p{L}\d.\s'’-]{2,40}),\s+(?:and\s+|then\s+)*tied?\s+(?:it\s+|them\s+)?in\s+(?=as\s)(?<!\btie\b.*\btied?\s.*)/giu,
     as: (m) => inPlace(m, `tie in ${m[1] ?? ""} `),
+  },
+  // “Put on some olive thread”, “get the thread on”: it is begun.
+  {
+    has: ["thread", "silk"],
+    written:
+      /(?<!\p{L})(?:put|get)\s+(?:on\s+((?:some\s+|the\s+|an?\s+|your\s+)?(?:[\p{L}\d/]+\s+){0,3}?(?:thread|silk))(?!\p{L}|\s+(?:base|head|hackle|collar|dam|bump|turns|wraps))|((?:some\s+|the\s+|your\s+)?(?:[\p{L}\d/]+\s+){0,3}?(?:thread|silk))\s+on(?=\s*(?:[,.;]|$)|\s+(?:and|then|at|behind)\b))/giu,
+    as: (m) => inPlace(m, `start ${m[1] ?? m[2] ?? ""}`),
+  },
+  // “…, laying it down to the barb”
+  {
+    has: ["laying"],
+    written:
+      /(?<=\b(?:thread|silk)\b[^.;]*),?\s+(?:and\s+)?laying\s+(?:it\s+)?(?:down\s+)?(?=(?:in\s+touching\s+turns\s+)?(?:back\s+)?(?:down\s+)?to\s)/giu,
+    as: (m) => inPlace(m, " and run it "),
   },
   // “Slip of pheasant tail, 8 fibres, tied in at mid-shank”, of no part: what is done comes behind what it is of.
   {

@@ -1,5 +1,0 @@
-import { isColour } from "../../../materials";
-
-/** A colour, or how a feather is marked. */
-export const isHue = (word: string): boolean =>
-  isColour(word.toLowerCase()) || /^(?:grizzl[ey]|badger|furnace|cree|barred)$/i.test(word);
