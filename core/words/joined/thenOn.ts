@@ -1,7 +1,7 @@
 import type { Place } from "../../hooks";
 import { alongShank } from "../settle";
 import type { Said } from "../said";
-import type { Told } from "../told";
+import { formTold, type Told } from "../told";
 
 const then = /\b(?:then|followed\s+by|after\s+that)\b/;
 const isOnShank = ({ kind, role }: Told): boolean =>
@@ -13,6 +13,14 @@ function frontIn({ from, to, end }: Said): Place | undefined {
   if (!from || !to) return end;
   return alongShank(from) < alongShank(to) ? from : to;
 }
+
+/** “Then the wire in five turns” goes over what was wound before. */
+const ofRibs = new Set(["wire", "tinsel", undefined]);
+/** So many turns that end nowhere lie side by side, as far as they go. */
+const inTurns = ({ kind, said }: Told): Said =>
+  kind === "wind" && said.rule?.turns !== undefined && said.end === undefined
+    ? { ...said, rule: { touching: true, turns: said.rule.turns } }
+    : said;
 
 /**
  * “Olive dubbing from the bend to halfway, then brown dubbing to the eye”, “rear half floss, then fur”: a body goes on
@@ -27,11 +35,12 @@ export const withBodyThenOn = (all: Told[], text: string): Told[] =>
       t.description &&
       isOnShank(before) &&
       isOnShank(t) &&
+      (t.said.end !== undefined || !ofRibs.has(formTold(t))) &&
       !isPlaced(t.said) &&
       then.test(text.slice(before.description.end, t.description.at));
     if (!before || !goesOn) return [...told, t];
     const front = frontIn(before.said);
-    if (front) return [...told, { ...t, said: { ...t.said, begin: front } }];
+    if (front) return [...told, { ...t, said: { ...inTurns(t), begin: front } }];
     const { rule } = before.said;
     const isTurns = before.kind === "wind" && rule?.turns !== undefined && t.said.end !== undefined;
     if (!isTurns || isPlaced(before.said)) return [...told, t];

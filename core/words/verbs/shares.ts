@@ -49,7 +49,7 @@ function moveShares(bench: Bench, isMeant: (m: MadeStep, fraction: number) => bo
 }
 
 const goesOverIt = /\b(?:over|on|along|cover(?:ing)?|for)\s+the\s+(?:front|fore|forward)\b/;
-const toldOfBody = /\b(?:body|abdomen|rear|back|hind|middle|thirds)\b/;
+const toldOfBody = /\bof\s+(?:the\s+)?(?:body|abdomen)\b|\b(?:rear|back|hind|middle)\b/;
 const frontShare =
   /\b(?:front|fore|forward|last)\s+(?:half|third|quarter|two\s+thirds)\b(?!\s+(?:of\s+)?(?:the\s+)?(?:hook|shank))/;
 
@@ -59,6 +59,7 @@ const frontShare =
  */
 export function takeShare(said: Said, role: Role | undefined, { told, text, bench, line }: Telling): void {
   const { from, to } = said;
+  if (role === "body" && from && to) meetFront(said, from, to, bench);
   if (role !== "body" || !from || !to || !frontShare.test(text.slice(told.at, told.end))) return;
   if (!isSame(from, { landmark: "eye" }) || !("fraction" in to) || to.plus) return;
   // “3 magpie herls, wound over the front half”, and no body beside it: half of the shank.
@@ -70,6 +71,14 @@ export function takeShare(said: Said, role: Role | undefined, { told, text, benc
     const isOfThirds = m.line === line.number && isNear(to.fraction, 1 / 3);
     return isNear(fraction, to.fraction) || (isOfThirds && isNear(fraction, 2 / 3));
   });
+}
+
+/** “Body: front half black fur, rear half yellow floss”: the rear, told last, ends where the front begins. */
+function meetFront(said: Said, from: Place, to: Place, bench: Bench): void {
+  const before = lastBody(bench);
+  const rear = before?.to;
+  if (!rear || !("fraction" in rear) || !("fraction" in from) || from.plus || !isSame(to, { landmark: "bend" })) return;
+  if (isNear(rear.fraction, shareBehind(FRONT, from.fraction))) said.from = rear;
 }
 
 /** Wound over a body, and nothing of it in front of that. */

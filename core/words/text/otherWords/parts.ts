@@ -1,6 +1,19 @@
 import { isColour } from "../../../materials";
 import { inPlace, type Rule } from "../leftOut";
-import { A_COUNT, readNumber } from "../number";
+import type { Put } from "../stuffAsPart";
+import { A_COUNT, NUMBER_WORD, readNumber } from "../number";
+
+function inEqualParts(m: RegExpExecArray): Put[] {
+  const [, , first = "", second, last = "", stuff = ""] = m;
+  const colours = [first, ...(second === undefined ? [] : [second]), last];
+  const [half, third] = [
+    ["rear half", "front half"],
+    ["rear third", "middle third", "front third"],
+  ];
+  const shares = m[1]?.toLowerCase() === "two" ? half : third;
+  if (colours.length !== shares.length || !colours.every((c) => isColour(c.toLowerCase()))) return [];
+  return inPlace(m, colours.map((c, i) => `${shares[i] ?? ""} ${c} ${stuff}`).join(", "));
+}
 
 /** Parts, their places and their lengths. */
 export const parts: readonly Rule[] = [
@@ -10,6 +23,83 @@ export const parts: readonly Rule[] = [
     written:
       /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*)(?:an?\s+|one\s+|1\/)?(third|quarter|half|[234])\s+(?:of\s+)?(?=\p{L}[^.;,]*,\s+(?:then|the\s+rest)\s)/giu,
     as: (m) => inPlace(m, `rear ${{ 2: "half", 3: "third", 4: "quarter" }[m[1] ?? ""] ?? m[1] ?? ""} `),
+  },
+  // “Body: butt of red wool, then peacock herl”: a part of its own.
+  {
+    has: ["butt of", "tag of", "tip of"],
+    written:
+      /(?<=^\W*)(?:body|abdomen)\s*[:=,–-]\s*(?:an?\s+)?(?:(?:small|short|neat)\s+)?(butt|tag|tip)\s+of\s+(\p{L}[^.;,]*),\s+(?:and\s+)?then\s+/giu,
+    as: (m) => inPlace(m, `${m[1]?.toLowerCase() === "butt" ? "butt" : "tag"}: ${m[2] ?? ""}; body: `),
+  },
+  // “Until only a quarter of the shank is left”, “over everything but the front quarter”
+  {
+    has: ["until", "all but", "everything but"],
+    written:
+      /(?<!\p{L})(?:until\s+(?:only\s+|just\s+)?(?:an?|one|the\s+(?:front|last))\s+(third|quarter|half)\s+(?:of\s+the\s+(?:shank|hook)\s+)?(?:is\s+|are\s+)?(?:left|free|bare)|(?:over\s+)?(?:all|everything)\s+but\s+the\s+(front|rear|last|back)\s+(third|quarter|half))(?!\p{L})/giu,
+    as: (m) => inPlace(m, `leaving the ${m[2] ?? "front"} ${m[1] ?? m[3] ?? ""} bare`),
+  },
+  // “To within 3 mm of the eye”
+  {
+    has: ["within"],
+    written: new RegExp(
+      `(?<!\\p{L})(?:up\\s+)?to\\s+within\\s+((?:about\\s+)?(?:\\d[\\d.,/]*|an?|${NUMBER_WORD})\\s*(?:mm|cm|inch(?:es)?|"|eyes?(?:\\s+(?:lengths?|widths?))?|eye-lengths?))\\s+(?:of|from)\\s+the\\s+((?:hook\\s+)?(?:eye|bead|bend|head))(?!\\p{L})`,
+      "giu",
+    ),
+    as: (m) =>
+      inPlace(
+        m,
+        `to ${m[1] ?? ""} ${m[2]?.toLowerCase().endsWith("bend") ? "in front of" : "behind"} the ${m[2] ?? ""}`,
+      ),
+  },
+  // “A third back of the eye”
+  {
+    has: ["back of the eye"],
+    written: /(?<=\b(?:third|quarter|half|mm|lengths?|widths?)\s)back\s+of(?=\s+the\s+eye)/giu,
+    as: (m) => inPlace(m, "back from"),
+  },
+  // “Starting over the barb and going to the thorax”
+  {
+    has: ["starting", "beginning"],
+    written:
+      /(?<!\p{L})(?:starting|beginning)\s+(?:off\s+)?(?:just\s+)?(?:over|above|opposite|at|from)\s+(the\s+(?:hook\s+)?(?:barb|point|bend)),?\s+and\s+(?:going|running|ending|stopping|finishing|on)\s+(?:up\s+|forward\s+|on\s+)?(?:to\s+|at\s+)?(?=\p{L}|\d)/giu,
+    as: (m) => inPlace(m, `from ${m[1] ?? ""} to `),
+  },
+  // “Dubbed to cover the back two thirds”
+  {
+    has: ["to cover"],
+    written: /(?<!\p{L})to\s+cover(?=\s+the\s+(?:back|rear|front|hind|middle|whole)\b)/giu,
+    as: (m) => inPlace(m, "over"),
+  },
+  // “Silver tinsel for two thirds, then three turns of black ostrich”
+  {
+    has: ["then"],
+    written:
+      /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*)(\p{L}[\p{L}\s'’-]{2,30}?)\s+for\s+(?:the\s+first\s+|the\s+rear\s+)?(?:(?:an?|one)\s+)?(two\s+thirds|three\s+quarters|half|third|quarter)(?:\s+(?:of\s+)?(?:it|the\s+(?:shank|body|way)))?,?\s+(?=then\s)/giu,
+    as: (m) => inPlace(m, `rear ${m[2] ?? ""} ${m[1] ?? ""}, `),
+  },
+  // “Two equal sections, yellow floss behind and black floss in front”
+  {
+    has: ["behind and", "behind,", "at the back and", "at the rear and"],
+    written:
+      /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*)(?:(?:in\s+)?two\s+(?:equal\s+)?(?:halves|sections|parts)[,:;]?\s+)?(\p{L}[\p{L}\s'’-]{2,30}?)\s+(?:behind|at\s+the\s+(?:back|rear))(?:,|\s+and|,\s+and)\s+(\p{L}[\p{L}\s'’-]{2,30}?)\s+(?:in|at\s+the)\s+front(?=\s*(?:[.;,]|$))/giu,
+    as: (m) => inPlace(m, `rear half ${m[1] ?? ""}, front half ${m[2] ?? ""}`),
+  },
+  // “In three equal parts: yellow, orange and black seal's fur”
+  {
+    has: ["equal"],
+    written:
+      /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*)(?:in\s+)?(two|three)\s+(?:equal\s+)(?:parts|sections|bands|thirds|halves)[,:;]?\s+(\p{L}+)(?:,\s+(\p{L}+))?,?\s+and\s+(\p{L}+)\s+(\p{L}[\p{L}\s'’-]{1,25}?)(?=\s*(?:[.;,]|$))/giu,
+    as: inEqualParts,
+  },
+  // “Rear third orange, rest claret seal's fur”: of one stuff.
+  {
+    has: ["rest", "remainder"],
+    written:
+      /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*)(?:the\s+)?(rear|back|hind|first|front|last)\s+(third|half|quarter|two\s+thirds)\s+(\p{L}+),\s+(?:and\s+)?(?:the\s+)?(?:rest|remainder)\s+(\p{L}+)\s+(\p{L}[\p{L}\s'’-]{1,25}?)(?=\s*(?:[.;,]|$))/giu,
+    as: (m) =>
+      [m[3], m[4]].every((c) => isColour((c ?? "").toLowerCase()))
+        ? inPlace(m, `${m[1] ?? ""} ${m[2] ?? ""} ${m[3] ?? ""} ${m[5] ?? ""}, the rest ${m[4] ?? ""} ${m[5] ?? ""}`)
+        : [],
   },
   // “Olive fur, rear third bare”
   {

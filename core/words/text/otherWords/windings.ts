@@ -70,6 +70,15 @@ export const windings: readonly Rule[] = [
       /(?<=,\s)(?:the\s+)?(mono|wire|rib|oval|tinsel|floss)\s+(?=(?:forwards?|up|over(?:\s+(?:it|that))?|through)\b[^.;,]*\b(?:turns|wraps)\b)(?<!^\W*(?:rib|body|tag|underbody)\b.*)/giu,
     as: (m) => inPlace(m, `; wind the ${m[1] ?? ""} `),
   },
+  // “Fur to mid-shank, then the wire in five turns”, “…, then five turns of the wire”: of what waits.
+  {
+    has: ["then"],
+    written: new RegExp(
+      `(?<=^\\W*(?:body|abdomen)\\b[^;]*),?\\s+(?:and\\s+)?then\\s+(?:the\\s+((?:\\p{L}+\\s+)?(?:wire|rib|oval|tinsel|mono)),?\\s+(?:in\\s+|for\\s+)?(${A_COUNT})\\s+((?:open\\s+|even\\s+)?(?:turns|wraps))|(${A_COUNT})\\s+((?:open\\s+|even\\s+)?(?:turns|wraps))\\s+of\\s+the\\s+((?:\\p{L}+\\s+)?(?:wire|rib|oval|tinsel|mono)))(?!\\p{L})`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, `; wind the ${m[1] ?? m[6] ?? ""} ${m[2] ?? m[4] ?? ""} ${m[3] ?? m[5] ?? ""}`),
+  },
   // “Figure-eighted 12 times”
   {
     has: ["eighted"],
