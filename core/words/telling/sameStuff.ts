@@ -1,5 +1,5 @@
 import type { Material } from "../../materials";
-import type { Component, Role } from "../../recipe";
+import type { Component, LayAmount, Role } from "../../recipe";
 import { type Reading, lineOf } from "../reading";
 import { kindOfTold, sameAhead, scan } from "../scan";
 import type { Span, Told } from "../told";
@@ -38,7 +38,8 @@ export function asStuffBefore(
   const isHackle = named === "collar" && r.bench.ofRole("collar") === undefined && r.bench.ofRole("hackle");
   const role = isHackle ? "hackle" : named;
   const end = words?.end ?? begin;
-  const material = stuffBefore(r, role, words?.of);
+  const before = stuffBefore(r, role, words?.of);
+  const material = before && r.bench.materialOf(before);
   if (!material || !canBeOf(role, material)) {
     const at: [number, number] = [begin, to];
     lineOf(r, i).asks.push({ at, sentence: `Of what is the ${part ?? role}? Name its material.`, answers: [] });
@@ -50,19 +51,30 @@ export function asStuffBefore(
     ...{ at: begin, end, kind, role, part, said: {}, description },
     ...{ alternates: [], understood: [{ at: begin, end }], kept: [], loose: [], rest: [] },
   };
+  if (kind === "lay") own.said = { amount: amountOf(r, before, role) };
   const [first, ...more] = scan(text, end, to, { role, part }, r.scanContext, kind);
   if (!first || first.description) return [own, ...(first ? [first, ...more] : [])];
-  return [{ ...first, at: begin, description, understood: [...own.understood, ...first.understood] }, ...more];
+  const said = { ...first.said, amount: first.said.amount ?? own.said.amount };
+  return [{ ...first, at: begin, description, said, understood: [...own.understood, ...first.understood] }, ...more];
+}
+
+/** Fibres that are counted; of these “the same” is as many. */
+const countedParts = new Set<Role>(["tail", "throat", "legs", "wing", "underwing"]);
+/** “Throat: the same”, of what the tail was tied in of: as many fibres. */
+function amountOf({ bench }: Reading, { id, role }: Component, now: Role): LayAmount | undefined {
+  const laid = bench.made.findLast((m) => m.step.component === id && m.step.do === "lay")?.step;
+  if (laid?.do !== "lay" || !countedParts.has(role) || !countedParts.has(now)) return undefined;
+  return "fibres" in laid.amount || "strands" in laid.amount ? laid.amount : undefined;
 }
 
 /** What a body is of, a thorax is as well, whatever was bound in since; a hackle is like a hackle. */
 const onShank = new Set<Role>(["body", "thorax", "head"]);
-function stuffBefore({ bench }: Reading, role: Role, of: Role | undefined): Material | undefined {
+function stuffBefore({ bench }: Reading, role: Role, of: Role | undefined): Component | undefined {
   const isOf = (c: Component): boolean => (of === undefined ? !noStuff.has(c.role) : c.role === of);
   const those = bench.components.filter((c) => isOf(c) && bench.materialOf(c) !== undefined);
   const isAlike = (c: Component): boolean =>
     onShank.has(role) ? onShank.has(c.role) : canBeOf(role, bench.materialOf(c) as Material);
-  return bench.materialOf(those.findLast(isAlike) ?? those.at(-1));
+  return those.findLast(isAlike) ?? those.at(-1);
 }
 
 /** A hackle is of feathers that are wound; few barbs of one make none. */

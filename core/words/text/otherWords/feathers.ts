@@ -5,6 +5,29 @@ const FIBRES = "fib(?:re|er)s|barbs|hairs|herls?|strands";
 
 /** Feathers and fibres as tiers count and name them. */
 export const feathers: readonly Rule[] = [
+  // “Throat: red hackle fibres, as many as for the tail”
+  {
+    has: ["as many as"],
+    written: new RegExp(
+      `(?<=^\\W*(?:throat|legs|wing|beard)\\s*[:=–-]\\s*)[^.;,]*\\b(?:${FIBRES}),?\\s+as\\s+many\\s+as\\s+(?:(?:for|in|of)\\s+)?(the\\s+tail)(?!\\p{L})`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, "same as the tail"),
+  },
+  // “Hair of grey squirrel, 25 fibres”
+  {
+    has: ["hair of", "fibres of hair from"],
+    written:
+      /(?<=^\W*(?:wing|tail|throat)\s*[:=–-]\s*)(?:the\s+)?hair\s+(?:of|from)\s+(?:an?\s+|the\s+)?(?=\p{L}+(?:\s+\p{L}+)?,)/giu,
+    as: (m) => inPlace(m, ""),
+  },
+  // “A bunch of squirrel, a third of the gape thick”: a clump of that.
+  {
+    has: ["thick"],
+    written:
+      /(?<=^\W*(?:wing|tail|throat|underwing|beard)\s*[:=–-]\s*)an?\s+(?:bunch|clump|bundle|tuft)\s+of\s+(\p{L}[^.;,]*),\s+((?:an?|one|half|two)\s+(?:third|quarter|thirds|)?(?:\s*of\s+)?(?:an?\s+|the\s+)?(?:gape|eye)|\d[\d.,]*\s*mm)\s+thick(?!\p{L})/giu,
+    as: (m) => inPlace(m, `clump of ${m[2] ?? ""} of ${m[1] ?? ""}`),
+  },
   // “3 ostrich herl tips”, “5 pheasant tail fibres, tips, 5 mm”: fibres that are counted show their tips.
   {
     has: ["tips"],
