@@ -759,7 +759,7 @@ export const MANNER = anyOf(
   "(?:fine|coarse|rough|bold|swift|brisk|patient|casual|proper|wide|narrow|broad|lavish|modest|moderate|liberal|solid|stout|shallow|crisp|dense|lazi|easi|readi|heavi|tender|plain|open|tru|regular|random|alternate|initial|eventual|original|subtl|snug|bold|generous|thin|sparing|delicate|steady|steadi|square|vertical|diagonal|quick|correct|proper|symmetrical|consistent|accurate|precise|deep|natural|beautiful|progressive|complete|entire|total|repeated|brief|thorough|sharp|permanent|temporari|free|obvious|careful|clear|individual|final|general|gentle|sturdi|stead)ly",
   "(?:tucked|snugged|butted|jammed|slid)(?:\\s+(?:in|up|tight|close))*(?=\\s+(?:behind|against|to)\\b)",
   "stuck(?:\\s+(?:on(?:to)?|down|in\\s+place))*(?=\\s+(?:with|by)\\b)",
-  "tips?\\s+left\\s+(?:as|for|to\\s+(?:form|make))\\s+(?:an?|the)\\s+\\w+",
+  "tips?\\s+left\\s+(?:as|for|to\\s+(?:form|make))\\s+(?:an?|the)\\s+(?!tail)\\w+",
   "(?:under|below)\\s+the\\s+head",
   "(?:and\\s+)?jam(?:ming)?\\s+(?:it|them|that)(?:\\s+(?:in|up|tight))*(?:\\s+(?:behind|against|under|into)\\s+the\\s+(?:bead|cone))?",
   "a\\s+(?:bit|touch)(?=\\s*(?:[,.;]|$|with\\b))",

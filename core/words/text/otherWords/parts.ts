@@ -17,6 +17,20 @@ function inEqualParts(m: RegExpExecArray): Put[] {
 
 /** Parts, their places and their lengths. */
 export const parts: readonly Rule[] = [
+  // “Back: herl over the whole body, tied down behind the eye”
+  {
+    has: ["whole body", "the body", "entire body"],
+    written:
+      /(?<=^\W*(?:back|shell-?back|shell)\s*[:=–-]\s*[^;.]*)\s+(?:pulled\s+)?over\s+the\s+(?:whole\s+|entire\s+)?body,?\s+(?:and\s+)?(?=(?:tied|bound|held|lashed)\s+(?:down|off)\s+(?:at|behind|in\s+front)\b)/giu,
+    as: (m) => inPlace(m, ", "),
+  },
+  // “Finish: uncoated”
+  {
+    has: ["uncoated", "unvarnished", "left bare"],
+    written:
+      /(?<=^\W*(?:finish|head)\s*[:=–-]\s*)(?:uncoated|unvarnished|left\s+(?:bare|uncoated|unvarnished))(?=\s*(?:[.;]|$))/giu,
+    as: (m, typed) => inPlace(m, /^\W*head/iu.test(typed) ? "thread, no varnish" : "none"),
+  },
   // “Body: one third yellow floss, then black fur”: the first is behind.
   {
     has: ["then", "the rest"],

@@ -79,6 +79,56 @@ export const windings: readonly Rule[] = [
     ),
     as: (m) => inPlace(m, `; wind the ${m[1] ?? m[6] ?? ""} ${m[2] ?? m[4] ?? ""} ${m[3] ?? m[5] ?? ""}`),
   },
+  // “Rib: flat gold, from the tag”: from where that ends.
+  {
+    has: ["from the tag", "from the butt"],
+    written:
+      /(?<=^\W*(?:rib|body|hackle|palmer)\b[^;]*\s)from\s+the\s+(tag|butt)(?:\s+(?:up|on|forwards?))?(?=\s*[,.;]|\s+(?:to|up|forwards?|in)\b|\s*$)/giu,
+    as: (m) => inPlace(m, `from in front of the ${m[1] ?? ""}`),
+  },
+  // “Rib: four turns of pearl, tied down with three turns of thread”: they hold it.
+  {
+    has: ["thread"],
+    written: new RegExp(
+      `(?<=^\\W*rib\\b[^;]*)\\b(tied|bound|fixed|secured|held)\\s+(?:down|off|in)\\s+(?:with|by)\\s+(${A_COUNT})\\s+(?:turns|wraps)\\s+of\\s+(?:the\\s+)?thread(?!\\p{L})`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, `tied off with ${m[2] ?? ""} wraps`),
+  },
+  // “Gold wire and red thread side by side, 5 turns”: each is wound as far, and no turn touches the next.
+  {
+    has: ["side by side"],
+    written: /(?<=^\W*rib\b[^;.]*\sand\s[^;.]*),?\s+(?:wound\s+)?side\s+by\s+side/giu,
+    as: (m) => inPlace(m, ""),
+  },
+  // “Copper, double strand”
+  {
+    has: ["double strand", "two strand"],
+    written: /(?<=^\W*rib\s*[:=–-]\s*)(copper|gold|silver|brass)(\s+wire)?,\s+(?:double|two)\s+strands?(?!\p{L})/giu,
+    as: (m) => inPlace(m, `${m[1] ?? ""} wire, doubled`),
+  },
+  // “Turns 1.5 mm apart”
+  {
+    has: ["apart"],
+    written: /(?<!\p{L})(?:the\s+)?(?:turns|wraps)\s+(?=\d[\d.,]*\s*mm\s+apart)/giu,
+    as: (m) => inPlace(m, ""),
+  },
+  // “10 turns starting mid-shank and going forward”
+  {
+    has: ["starting"],
+    written:
+      /(?<=\b(?:turns|wraps|lead|weight|wire)),?\s+starting\s+(?:at\s+|from\s+)?(mid-?\s?shank|the\s+middle(?:\s+of\s+the\s+shank)?),?\s+(?:and\s+)?(?:going|winding|working)\s+(forwards?|back(?:wards?)?)(?!\p{L})/giu,
+    as: (m) => inPlace(m, `, wound ${m[2] ?? ""} from ${m[1] ?? ""}`),
+  },
+  // “Two layers of lead, 12 turns under and 8 on top”
+  {
+    has: ["layers"],
+    written: new RegExp(
+      `(?<=^\\W*(?:(?:weight|lead|underbody)\\s*[:=–-]\\s*)?)(?:in\\s+)?two\\s+layers\\s+of\\s+([^.;,]*\\b(?:lead|wire)\\b[^.;,]*),\\s+(${A_COUNT})\\s+turns\\s+(?:under|underneath|below|first)\\s+and\\s+(${A_COUNT})\\s+(?:turns\\s+)?(?:on\\s+top|over|above)(?!\\p{L})`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, `${m[1] ?? ""}, ${m[2] ?? ""} turns, then ${m[3] ?? ""} turns on top of that`),
+  },
   // “Figure-eighted 12 times”
   {
     has: ["eighted"],
