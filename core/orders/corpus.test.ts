@@ -63,6 +63,7 @@ const files: [string, Catalogue][] = [
   ["halyard.txt", anotherCatalogue],
   ["moorings.txt", anotherCatalogue],
   ["binnacle.txt", anotherCatalogue],
+  ["hawser.txt", anotherCatalogue],
 ];
 
 function outcome(text: string, catalogue: Catalogue): string[] {

@@ -60,7 +60,8 @@ const ledToSeason = remembered(
 );
 
 /** A name of one or two words ahead of the customer's. */
-const WRITES_FOR = /^\s*(?:\p{Lu}[\p{L}.'-]*\s+){1,2}(?:\(([^()]{3,60})\)|(?:at|from|bei)\s+(.{3,60}?))[.!]?\s*$/u;
+const WRITES_FOR =
+  /^\s*(?:\p{Lu}[\p{L}.'-]*\s+){1,2}(?:\(([^()]{3,60})\)|(?:at|from|of|bei|von)\s+(?:the\s+)?(.{3,60}?)(?:\s+(?:again|here))?)[.!]?\s*$/u;
 
 /** What holds for the whole order: whom it is for, and the day it is promised for. */
 export class Heading {
@@ -244,7 +245,13 @@ export class Heading {
   private signedFor(words: string) {
     const [, inBrackets, behind] = WRITES_FOR.exec(words) ?? [];
     const name = inBrackets ?? behind;
-    return name === undefined ? undefined : this.catalogue.customers.find((c) => fold(c.name) === fold(name.trim()));
+    if (name === undefined) return undefined;
+    const own = new Stretch(name, 0).words();
+    const short = this.shortName(own);
+    const isWhole = short && short.from === 0 && short.to === own.length;
+    return (
+      this.catalogue.customers.find((c) => fold(c.name) === fold(name.trim())) ?? (isWhole ? short.item : undefined)
+    );
   }
 
   /** Who signed is the customer, where nobody else is named and the name is one that is known. */

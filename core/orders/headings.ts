@@ -86,7 +86,10 @@ export function giveBack(lines: readonly ReadLine[], text: string, { patterns }:
 /** “2 dz olive, 2 dz grey, both size 12 and weighted”: what stands behind “both” is of the one before as well. */
 function giveBoth(others: readonly ReadLine[], last: ReadLine, text: string): void {
   const [other, another] = others;
-  const both = /,\s*(both|beide)(?!\p{L})/iu.exec(text.slice(last.at[0], last.at[1]));
+  // “…, both by 8 May”: of both is the day, and not what stands ahead of it.
+  const both = /,\s*(both|beide)(?!\p{L})(?!\s+(?:by|for|before|due|until|on|bis|zum|für|vor)(?!\p{L}))/iu.exec(
+    text.slice(last.at[0], last.at[1]),
+  );
   if (!both || !other || another || other.pattern !== last.pattern) return;
   const from = last.at[0] + both.index;
   const said = last.understood.filter((u) => u.at[0] > from);

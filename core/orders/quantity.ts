@@ -85,8 +85,10 @@ const ways: Way[] = [
     read: (g, words) => ask({ code: "HEDGED", details: { words } }, (g[2] ?? "").trim()),
   },
   {
-    needs: /[-–]|to|or|bis|oder/iu,
-    pattern: rule(String.raw`(${NUMBER})\s*(?:-|–|to|or|bis|oder)\s*(${NUMBER})\s*(${DOZEN}|${PIECE})`),
+    needs: /[-–]|to|or|and|bis|oder|und/iu,
+    pattern: rule(
+      String.raw`(?:(?:between|zwischen)\s+(?=[^;.]{1,20}\s(?:and|und)\s))?(${NUMBER})\s*(?:-|–|to|or|bis|oder|(?<=(?:between|zwischen)\s[^;.]{1,20})(?:and|und))\s*(${NUMBER})\s*(${DOZEN}|${PIECE})`,
+    ),
     // “12 - 3 dz” is a size and how many of it, as a list has them.
     // Nor does “12 - 36 flies” leave three times as many open.
     fits: (g) => {

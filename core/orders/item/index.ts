@@ -21,7 +21,8 @@ const SHARED_AS_BEFORE =
 const AS_ABOVE = /(?<!\p{L})(?:as\s+above|wie\s+oben)(?!\p{L})/iu;
 
 /** “the same but in 16”, “same but brown” */
-const SAME_BUT = /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?,?\s+but(?=\s+[\p{L}#\uE000])/iu;
+const SAME_BUT =
+  /(?<!\p{L})(?:the\s+)?same(?:\s+(?:again|fly|one))?,?\s+but(?=\s+[\p{L}#\uE000])|(?<=^\s*)(?:the\s+)?same(?:\s+again)?,?\s+but(?=\s+\d)/iu;
 
 const EACH =
   /(?<!\p{L})(?:(?:(?:in|of)\s+)?(?:each|every)\s+size|(?:in\s+|von\s+)?jede[rn]?\s+größe|each|ea|apiece|(?:per|a) (?:size|colour|color)|of each|je(?:weils)?)(?!\p{L})/iu;

@@ -29,6 +29,8 @@ function sizeCarried(
   return isOther ? before.size : undefined;
 }
 
+const MONTH_AT_END = /(?<!\p{L})(?:jan|feb|mär|mar|apr|ma[iy]|jun|jul|aug|sep|o[ck]t|nov|de[cz])\p{L}{0,6}[.!?]*$/iu;
+
 export function settleSize(s: ItemState, stretch: Stretch, draft: Draft, isPart: boolean): void {
   const { line, pattern, sizes } = draft;
   const within = pattern ? [pattern.sizes.from, pattern.sizes.to].filter(Boolean) : [];
@@ -55,7 +57,9 @@ export function settleSize(s: ItemState, stretch: Stretch, draft: Draft, isPart:
   }
   if (!sizes) {
     const details = pattern ? { pattern: pattern.name, ...pattern.sizes } : {};
-    const answers = within.map((s) => ({ label: s, text: ` ${s} ` }));
+    // Behind a month a number alone would be its day.
+    const mark = MONTH_AT_END.test(line.text.trimEnd()) ? "size " : "";
+    const answers = within.map((s) => ({ label: s, text: ` ${mark}${s} ` }));
     ask(line, "size", [endOf(line), endOf(line)], { code: "WHICH_SIZE", details }, answers);
     return;
   }

@@ -62,7 +62,7 @@ export function readLoose(o: OrderReading, chunk: Span, before: number): void {
   if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\uE000", ""))) return;
   if (takeWish(o, stretch, before)) return;
   if (takeDatedWish(o, chunk, before) || takeFormOfAll(o, stretch) || takeKindOfThese(o, stretch, before)) return;
-  if (fillsSizes(o, chunk, before)) return;
+  if (fillsSizes(o, chunk, before) || fillsOpen(o, stretch)) return;
   const isFly = namesFly(o, stretch) || isSizeOfBefore(o, stretch) || isCountOfBefore(o, chunk);
   if (isFly) {
     o.order.lines.push(...o.items.read(stretch, undefined));
@@ -92,6 +92,36 @@ function fillsSizes(o: OrderReading, { text, start, end }: Span, before: number)
     line.doubts = line.doubts.filter((d) => d.code !== "WHICH_SIZE");
   }
   o.order.understood.push({ field: "size", at: [start, end], label: size });
+  return true;
+}
+
+/**
+ * “Six dozen Harbour Nymph for us? Olive 14 please”: what is asked of the fly before it, its size and its colour or
+ * weight, and nothing else but courtesy.
+ */
+function fillsOpen(o: OrderReading, stretch: Stretch): boolean {
+  const line = o.order.lines.at(-1);
+  const pattern = o.catalogue.patterns.find((p) => p.id === line?.pattern);
+  const isOpen = (code: string): boolean => line?.doubts.some((d) => d.code === code) ?? false;
+  if (!line || !pattern || !isOpen("WHICH_SIZE")) return false;
+  const words = stretch.words().filter((w) => !COURTEOUS.test(w.text) && !isCourteousWord(w.text));
+  const isSize = (w: Span): boolean => /^#?\d{1,2}(?:\/0)?s?$/iu.test(w.text);
+  const [size, another] = words.filter(isSize).map((w) => w.text.replace(/^#|s$/giu, ""));
+  const said = fold(
+    words
+      .filter((w) => !isSize(w))
+      .map((w) => plainColour(w.text))
+      .join(" "),
+  );
+  const variant = pattern.variants.find((v) => fold(v.name) === said);
+  if (size === undefined || another !== undefined || !comesIn(size, pattern.sizes)) return false;
+  if (said !== "" && !(variant && isOpen("WHICH_COLOUR"))) return false;
+  line.size = size;
+  if (variant) line.variant = variant.id;
+  const filled = variant ? ["WHICH_SIZE", "WHICH_COLOUR"] : ["WHICH_SIZE"];
+  line.doubts = line.doubts.filter((d) => !filled.includes(d.code));
+  for (const w of words)
+    o.order.understood.push({ field: isSize(w) ? "size" : "variant", at: [w.start, w.end], label: w.text });
   return true;
 }
 

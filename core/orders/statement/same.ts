@@ -9,7 +9,7 @@ import { wordsOfFlies } from "../flyWords";
 
 /** “The same in 16”: as many as before. */
 export const SAME_IN =
-  /^\s*(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:(?:same(?:\s+again)?|as\s+above|wie\s+oben|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit|of|von)\s|di?t+o\.?\s+(?:(?:in|with|mit|of|von)\s)?)/iu;
+  /^\s*(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:(?:same(?:\s+again)?|as\s+above|wie\s+oben|dasselbe|das\s+gleiche|nochmal)\s+(?:in|with|mit|of|von)\s|(?:same(?:\s+again)?|dasselbe|das\s+gleiche),?\s+(?:but|aber)\s+(?:(?:in|with|mit|of|von)\s)?|di?t+o\.?\s+(?:(?:in|with|mit|of|von)\s)?)/iu;
 
 /** “Half Past Six 16: the same”: all that the statement before told of it. */
 export const SAME_BEHIND =

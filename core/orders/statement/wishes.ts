@@ -72,7 +72,9 @@ function wishFor(o: OrderReading, wish: Wish, before: number, called?: ReadLine[
 const ALL = /^(?:all|alle[sn]?|both|beide[sn]?|everything|throughout|durchgehend)$/iu;
 const ALL_AHEAD =
   /(?<!\p{L})(?:(all|alle[sn]?|everything|(?:make|tie|dress|have|do|want|need|binden|bindet)\s+(?:them|these)(?:\s+all)?)|(?:both|beide[sn]?))(?:\s+(?:of\s+)?(?:them|these))?\s+$/iu;
-const ALL_BEHIND = /^\s*,?\s*(?:(all|alle[sn]?|throughout)|(?:both|beide[sn]?))(?!\p{L})(?!\s+(?:in|of|#|sizes?|\d))/iu;
+// “…, all by 8 May”: of all is the day, and not what is wished ahead of it.
+const ALL_BEHIND =
+  /^\s*,?\s*(?:(all|alle[sn]?|throughout)|(?:both|beide[sn]?))(?!\p{L})(?!\s+(?:(?:in|of|#|sizes?|\d)|(?:to\s+be|needed|wanted|due|required|ready|by|for|before|until|bis|zum|für|vor)(?!\p{L})))/iu;
 /**
  * “14 2 dz, 16 2 dz all barbless”: what the last line of a statement says of all is wished of each of them; behind a
  * single line it could be said of those before it as well, and is asked about.
