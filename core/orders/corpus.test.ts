@@ -64,6 +64,7 @@ const files: [string, Catalogue][] = [
   ["moorings.txt", anotherCatalogue],
   ["binnacle.txt", anotherCatalogue],
   ["hawser.txt", anotherCatalogue],
+  ["painter.txt", anotherCatalogue],
 ];
 
 function outcome(text: string, catalogue: Catalogue): string[] {

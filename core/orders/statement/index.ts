@@ -7,7 +7,7 @@ import { commaParts } from "../pieces";
 import { quantitiesIn, asManyIn, type Quantity, dozensText } from "../quantity";
 import { parted, inParts } from "./parts";
 import { giveBack, giveAhead } from "../headings";
-import { wishedOfAll, wishedOfEach } from "./wishes";
+import { wishedOfAll, wishedOfEach, wishedOfSome } from "./wishes";
 import { apart } from "./apart";
 import { isOneItem, readLoose } from "./loose";
 import { findWish } from "../wishes";
@@ -95,6 +95,7 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
     if (ofBoth) wishOfThese(o, made, ofBoth);
     if (parts[0]?.[1].isPart) wishedOfAll(made, o.text);
     wishedOfEach(o, made);
+    wishedOfSome(o, made);
     const end = parts.at(-1)?.[0].end ?? stretch.end;
     for (const chunk of commaParts(stretch.left.slice(end - stretch.start), end)) readLoose(o, chunk, before);
     return;

@@ -5,6 +5,7 @@ import { findWish, findQuoted } from "../wishes";
 import { isCourteousWord } from "../asides";
 import type { ReadLine, Wish } from "../types";
 import { fold } from "../nearest";
+import { plainColour } from "../names";
 
 /** Words that say nothing beside a wish. */
 export const COURTEOUS =
@@ -44,10 +45,47 @@ function linesCalled(o: OrderReading, words: string[]): ReadLine[] | undefined {
     const name = o.catalogue.patterns.find((p) => p.id === l.pattern)?.name ?? "";
     const own = fold(name).split(" ");
     const isSized = sizes.length === 0 || (l.size !== undefined && sizes.includes(l.size));
-    return isSized && said.every((w) => own.some((o) => withoutPlural(o) === w));
+    const kinds = kindsOf(o, l);
+    return isSized && said.every((w) => kinds.includes(w) || own.some((o) => withoutPlural(o) === w));
   });
   const isRead = sizes.length === words.filter((w) => /\d/.test(w)).length;
   return isRead && lines.length > 0 ? lines : undefined;
+}
+
+/** The colour and the weight of a line, as somebody would call it by them. */
+function kindsOf({ catalogue }: OrderReading, { pattern, variant, form }: ReadLine): string[] {
+  const of = catalogue.patterns.find((p) => p.id === pattern);
+  const named = [of?.variants.find((v) => v.id === variant)?.name, of?.forms.find((f) => f.id === form)?.name];
+  return named.flatMap((name) => (name === undefined ? [] : [withoutPlural(fold(name))]));
+}
+
+const ONES = String.raw`(?:the|die|den)\s+#?([\p{L}\d/-]+?)(?:['’]?s)?(?:\s+(?:ones?|flies))?`;
+const ONES_AHEAD = new RegExp(
+  String.raw`(?<!\p{L})(?:only\s+|nur\s+)?${ONES}\s*(?:to\s+be|should\s+be|are|with|on|in)?[\s,:]*$`,
+  "iu",
+);
+const ONES_BEHIND = new RegExp(
+  String.raw`^\s*(?:on|for|in|with|bei|auf|für)\s+(?:only\s+|nur\s+)?${ONES}(?![\p{L}\d])`,
+  "iu",
+);
+/** “Two dozen each in red and olive, the red ones barbless”: of those lines, and not of the others. */
+export function wishedOfSome(o: OrderReading, made: readonly ReadLine[]): void {
+  for (const wish of new Set(made.flatMap((l) => l.wishes))) {
+    const [begin, end] = wish.at;
+    const ahead = ONES_AHEAD.exec(o.text.slice(0, begin));
+    const behind = ahead ? null : ONES_BEHIND.exec(o.text.slice(end));
+    const called = (ahead ?? behind)?.[1];
+    if (called === undefined) continue;
+    const word = withoutPlural(fold(plainColour(called)));
+    const isMeant = (l: ReadLine): boolean => l.size === called || kindsOf(o, l).includes(word);
+    if (!made.some(isMeant)) continue;
+    const [from, to] = [ahead?.index ?? end, behind ? end + behind[0].length : begin];
+    for (const line of made) {
+      const others = line.wishes.filter((w) => w !== wish);
+      line.wishes = isMeant(line) ? [...others, wish] : others;
+      line.doubts = line.doubts.filter((d) => d.code !== "NOT_UNDERSTOOD" || d.at[0] < from || d.at[1] > to);
+    }
+  }
 }
 
 /** Words in quotation marks are a wish, whatever stands beside them. */
