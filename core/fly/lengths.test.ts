@@ -37,7 +37,6 @@ describe("a length stated as a rule", () => {
   ])("%s", (_what, rule, mm) => expect(lengths().mm(rule)).toBeCloseTo(mm, 9));
 
   test.each<[string, LengthRule, number]>([
-    ["half way to the point", { reach: "point", share: 0.5 }, 0.5 * hook.point],
     ["to the point", { reach: "point" }, hook.point],
     ["to the barb", { reach: "barb" }, hook.barb],
     ["to the bend", { reach: "bend" }, hook.shank],
@@ -46,6 +45,13 @@ describe("a length stated as a rule", () => {
     ["past the tail by two", { reach: "tail", pastMm: 2 }, hook.shank + 0.5 * bodyMm + 2],
   ])("%s, from where the part is tied in", (_what, rule, tip) => {
     for (const root of [1, 3.5]) expect(lengths().mm(rule, root)).toBeCloseTo(tip - root, 9);
+  });
+
+  test.each<[string, LengthRule, number, number]>([
+    ["half way to the point", { reach: "point", share: 0.5 }, hook.point, 0.5],
+    ["a third of the way to mid-shank", { to: { fraction: 0.5 }, share: 1 / 3 }, 0.5 * hook.shank, 1 / 3],
+  ])("%s, from where the part is tied in", (_what, rule, there, share) => {
+    for (const root of [1, 2]) expect(lengths().mm(rule, root)).toBeCloseTo(share * (there - root), 9);
   });
 
   test("the bead takes its share of a body that begins under it", () => {

@@ -79,7 +79,8 @@ export function tellThread(t: Telling): void {
   const hangs = hangsOverWeight(bench) ?? bench.hangs;
   if (to && !said.from && !from && hangs && isApart(hangs, to)) said.begin = hangs;
   // A thread that is not on the hook yet is started at its front.
-  if (to && !said.from && !from && !hangs && !bench.isBased && alongShank(to) > AT_FRONT) said.begin = BEHIND_EYE;
+  const isUnstarted = !hangs && !bench.isBased && said.way !== "forward";
+  if (to && !said.from && !from && isUnstarted && alongShank(to) > AT_FRONT) said.begin = BEHIND_EYE;
   if (isOnlyStart.test(t.text.slice(told.at, told.end))) keepTurns(t);
   said.rule ??= { touching: true };
   const step = make(

@@ -147,11 +147,11 @@ export const parts: readonly Rule[] = [
       /(?<=^\W*(?:rib|tag|body)\s*[:=–-]\s*)(gold|silver|copper|pearl|green|red),\s+(flat|oval|round|embossed)(?:,\s+((?:extra\s+)?fine|small|medium|large))?(?=\s*(?:[,.;]|$))/giu,
     as: (m) => inPlace(m, `${m[3] === undefined ? "" : `${m[3]} `}${m[2] ?? ""} ${m[1] ?? ""} tinsel`),
   },
-  // “Two coats of resin over body and thorax”: from the rear of the one to the front of the other.
+  // “Finish: two coats of resin over body and thorax”: from the rear of the one to the front of the other.
   {
     has: ["over body", "over the body", "over abdomen", "over the abdomen"],
     written:
-      /(?<=\b(?:coats?|varnish|resin|lacquer|epoxy|cement)\b[^.;]*\s)over\s+(?:the\s+)?(?:body|abdomen)\s+and\s+(?:the\s+)?thorax(?!\p{L})/giu,
+      /(?<=^\W*(?:varnish|finish|coating|resin|lacquer)\s*[:=–-][^.;]*\s)over\s+(?:the\s+)?(?:body|abdomen)\s+and\s+(?:the\s+)?thorax(?!\p{L})/giu,
     as: (m) => inPlace(m, "from the rear of the body to the front of the thorax"),
   },
   // “Prep a hackle”

@@ -15,9 +15,9 @@ export const windings: readonly Rule[] = [
   },
   // “Spin fur and wind three turns to make an egg sac”
   {
-    has: ["to make", "to form", "for an", "for a "],
+    has: ["egg sac"],
     written:
-      /(?<=\b(?:turns|wraps|fur|dubbing|ball)\b[^.;]*?),?\s+(?:to\s+(?:make|form)|for)\s+(an?|the)\s+(?=(?:small\s+|neat\s+|little\s+)?(?:egg\s+sac|butt|tag)(?!\p{L}))/giu,
+      /(?<=\b(?:turns|wraps|fur|dubbing|ball)\b[^.;]*?),?\s+(?:to\s+(?:make|form)|for)\s+(an?|the)\s+(?=(?:small\s+|neat\s+|little\s+)?egg\s+sac(?!\p{L}))/giu,
     as: (m) => inPlace(m, ` as ${m[1] ?? ""} `),
   },
   // “Finish with four whip turns”
