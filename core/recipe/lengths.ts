@@ -39,7 +39,8 @@ interface AsFarAs {
 
 /**
  * A length as it is said: in mm, as so many times a measure of the hook or of a part already planned, `plus` another,
- * as far as a landmark, a place or the tip of another part, `past` it by so many mm or a share of the way there; or anything between two of these.
+ * as far as a landmark, a place or the tip of another part, `past` it by so many mm or a share of the way there; or
+ * anything between two of these.
  */
 export type LengthRule = PlainLength | { between: [PlainLength, PlainLength] };
 

@@ -8,7 +8,15 @@ import { formTold, type Told } from "./told";
 const besides = new Set<Role>(["hook", "thread", "bead", "weight", "tail", "tag", "butt", "rib", "body", "wing case"]);
 const ending = new Set<Role>(["finish", "head"]);
 /** Of these no part is made that would lie in front of a body, also where none is named. */
-const thin = new Set<MaterialForm | undefined>([undefined, "thread", "wire", "tinsel", "liquid", "bead", "weight wire"]);
+const thin = new Set<MaterialForm | undefined>([
+  undefined,
+  "thread",
+  "wire",
+  "tinsel",
+  "liquid",
+  "bead",
+  "weight wire",
+]);
 
 /**
  * Whether a recipe that is told to its end has one body and nothing in front of it: the body of a midge or a scud

@@ -15,8 +15,11 @@ export function askLostPlaces({ bench, out }: Pick<Reading, "bench" | "out">): v
     const said = placesSaid(line);
     const shares = sharesSaid(line);
     const parts = partsSaid(line);
-    if (said.length + shares.length + parts.length === 0) continue;
+    const ends = endsSaid(line);
+    if (said.length + shares.length + parts.length + ends.length === 0) continue;
     const near = stepsOf(line, bench);
+    // “Four fibres at each end” are two bunches, and a step each.
+    if (line.steps.length < 2) for (const { at, end } of ends) askUnheld(line, at, end, { at: [at, end], kind: "known" });
     if (line.steps.some((id) => isPlaced(bench, id)))
       for (const s of parts) if (!goesBy(near, s.means, bench)) askUnheld(line, s.at, s.end, s.mark);
     const held = placesIn(near);
@@ -40,6 +43,11 @@ const placesSaid = (line: RecipeLine) => [
   ...knownWords(line, INTO, (m) => (isTakenBack(m) ? undefined : "intoBend")),
   ...knownWords(line, BEND, (m) => (isTakenBack(m) ? undefined : "bend")),
 ];
+
+const EACH_END =
+  /(?<!\p{L})(?<!\b(?:taper\w*|thin\w*|slim\w*|narrow\w*|bare|tied|bound|lashed|down|off|wraps?|turns?|glued?|fixed|locked|secured)\s+(?:in\s+|down\s+|off\s+)?)at\s+(?:each|both|either)\s+ends?(?!\p{L})/giu;
+const endsSaid = ({ text }: RecipeLine): { at: number; end: number }[] =>
+  text.includes("end") ? [...text.matchAll(EACH_END)].map((m) => ({ at: m.index, end: m.index + m[0].length })) : [];
 
 const SHARE_OF_SHANK =
   /(?<!\p{L})(?<!\b(?:forwards?|back|on|further|up|down)\s+(?:by\s+)?(?:about\s+)?)(?:(a|one|two|three)\s+(third|quarter)s?\s+(?:of\s+|along\s+)(?:the\s+)?(?:hook\s+)?shank|mid-?shank|(?:the\s+)?middle\s+of\s+the\s+(?:hook\s+)?shank)(?!\p{L})/giu;

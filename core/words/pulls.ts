@@ -82,7 +82,8 @@ interface Clause {
 function boundInBefore(clauses: readonly Clause[]): Pull["of"] {
   const at = clauses.findLastIndex(
     ({ t }) =>
-      ((t.kind === "lay" && t.verb === "tie in") || (t.kind === "wind" && isOnlyTiedIn(t))) && covering.has(formTold(t)),
+      ((t.kind === "lay" && t.verb === "tie in") || (t.kind === "wind" && isOnlyTiedIn(t))) &&
+      covering.has(formTold(t)),
   );
   const under = clauses.slice(at + 1).filter(({ t }) => isBuilt(t));
   const bound = clauses[at];

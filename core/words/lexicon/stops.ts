@@ -761,6 +761,8 @@ export const MANNER = anyOf(
   "stuck(?:\\s+(?:on(?:to)?|down|in\\s+place))*(?=\\s+(?:with|by)\\b)",
   "tips?\\s+left\\s+(?:as|for|to\\s+(?:form|make))\\s+(?:an?|the)\\s+(?!tail)\\w+",
   "(?:under|below)\\s+the\\s+head",
+  "for\\s+the\\s+(?:last|final|next|outer)\\s+(?:layers?|part|step|bit|turns)(?=\\s*(?:[,.;]|$))",
+  "(?:with\\s+)?(?:(?:an?|one)\\s+)?figure[-\\s]+(?:of[-\\s]+)?(?:8|eight)\\s+(?:through|round|around|between)\\s+the\\s+eyes",
   "(?:and\\s+)?jam(?:ming)?\\s+(?:it|them|that)(?:\\s+(?:in|up|tight))*(?:\\s+(?:behind|against|under|into)\\s+the\\s+(?:bead|cone))?",
   "a\\s+(?:bit|touch)(?=\\s*(?:[,.;]|$|with\\b))",
   "later(?:\\s+on)?",

@@ -128,7 +128,7 @@ function countedInColour(r: Reading, told: Told, text: string, last: Extract<Mad
       ...again.rest.filter(
         (x) =>
           (x.end <= number.at || x.at >= colour + (m[2] ?? "").length) &&
-          !/^(?:put|add|lay|place)$/.test(text.slice(x.at, x.end)),
+          !/^(?:put|add|lay|place|tie|lash|bind|in|on|down)$/.test(text.slice(x.at, x.end)),
       ),
       { at: colour, end: colour + (m[2] ?? "").length },
     ],

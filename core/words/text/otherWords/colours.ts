@@ -1,11 +1,7 @@
 import { A_COUNT } from "../number";
 import { inPlace, type Rule } from "../leftOut";
-import { isColour } from "../../../materials";
+import { isHue } from "./hue";
 import type { Put } from "../stuffAsPart";
-
-/** A colour, or how a feather is marked. */
-const isHue = (word: string): boolean =>
-  isColour(word.toLowerCase()) || /^(?:grizzl[ey]|badger|furnace|cree|barred)$/i.test(word);
 
 const AND_THEN = "\\s*,?\\s+(?:then\\s+|and\\s+|plus\\s+|over\\s+that\\s+)*";
 

@@ -1,5 +1,6 @@
 import { isColour } from "../../../materials";
 import { inPlace, type Rule } from "../leftOut";
+import { isHue } from "./hue";
 import type { Put } from "../stuffAsPart";
 import { A_COUNT, NUMBER_WORD, readNumber } from "../number";
 
@@ -153,6 +154,21 @@ export const parts: readonly Rule[] = [
     written:
       /(?<=^\W*(?:varnish|finish|coating|resin|lacquer)\s*[:=–-][^.;]*\s)over\s+(?:the\s+)?(?:body|abdomen)\s+and\s+(?:the\s+)?thorax(?!\p{L})/giu,
     as: (m) => inPlace(m, "from the rear of the body to the front of the thorax"),
+  },
+  // “Hackle in front: a second ginger, 4 turns”, “palmered grizzly, 5 turns”: of feathers.
+  {
+    has: ["second", "another", "palmered"],
+    written:
+      /(?<=^\W*(?:front\s+)?hackle\b[^.;,]*[:,]\s*(?:an?\s+)?(?:second|another)\s+|^\W*palmered\s+)(\p{L}+)(?=\s*(?:,|$))/giu,
+    as: (m) => (isHue(m[1] ?? "") ? inPlace(m, `${m[1] ?? ""} cock hackle`) : []),
+  },
+  // “In between put ten strands of flash”
+  { has: ["in between"], written: /(?<=^\W*)in\s+between,?\s+(?=(?:put|add|tie|lay)\s)/giu, as: (m) => inPlace(m, "") },
+  // “Another 30 olive ones on the other side”
+  {
+    has: ["ones"],
+    written: new RegExp(`(?<=\\banother\\s+(?:${A_COUNT})\\s+)(\\p{L}+)\\s+ones(?!\\p{L})`, "giu"),
+    as: (m) => (isHue(m[1] ?? "") ? inPlace(m, `of ${m[1] ?? ""}`) : []),
   },
   // “Prep a hackle”
   {

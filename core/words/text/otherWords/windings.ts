@@ -20,6 +20,48 @@ export const windings: readonly Rule[] = [
       /(?<=\b(?:turns|wraps|fur|dubbing|ball)\b[^.;]*?),?\s+(?:to\s+(?:make|form)|for)\s+(an?|the)\s+(?=(?:small\s+|neat\s+|little\s+)?egg\s+sac(?!\p{L}))/giu,
     as: (m) => inPlace(m, ` as ${m[1] ?? ""} `),
   },
+  // “White thread to start, 140 denier”
+  {
+    has: ["to start"],
+    written: /(?<=^\W*(?:\p{L}+\s+){0,2}(?:thread|silk))\s+to\s+start(?:\s+with)?,?\s+(?=\d)/giu,
+    as: (m) => inPlace(m, " "),
+  },
+  // “A base from the eye to the bend, then come back two thirds”
+  {
+    has: ["come back", "comes back"],
+    written:
+      /(?<=\b(?:base|thread|silk|layer)\b[^.;]*\bto\s+(?:the\s+)?bend),?\s+(?:and\s+)?then\s+comes?\s+back\s+(two\s+thirds|half|a\s+third|a\s+quarter)(?:\s+(?:of\s+the\s+way|way))?(?=\s*(?:[.;,]|$))/giu,
+    as: (m) => inPlace(m, ` and back ${m[1] ?? ""} of the way`),
+  },
+  // “One layer down to the barb and one layer back to the middle”
+  {
+    has: ["layer"],
+    written:
+      /(?<!\p{L})one\s+layer\s+((?:in\s+touching\s+turns\s+)?(?:down\s+)?to\s+[^.;,]{4,40}?),?\s+and\s+one\s+(?:layer\s+)?back\s+to(?!\p{L})/giu,
+    as: (m) => inPlace(m, `${m[1] ?? ""} and back to`),
+  },
+  // “Crisscross x 8”
+  {
+    has: ["cross"],
+    written: new RegExp(`criss-?\\s?cross(?:ed|\\s+wraps?)?\\s*[x×]\\s*(${A_COUNT})(?=\\s*(?:[.,;]|$))`, "giu"),
+    as: (m) => inPlace(m, `${m[1] ?? ""} criss-cross wraps`),
+  },
+  // “Two layers, bottom 14 turns, top 9 turns”
+  {
+    has: ["layers"],
+    written: new RegExp(
+      `(?<=\\b(?:lead|weight|wire)\\b[^;]*,\\s)two\\s+layers,\\s+(?:the\\s+)?(?:bottom|lower|first|under)(?:\\s+one)?\\s+(${A_COUNT})(?:\\s+turns)?,\\s+(?:the\\s+)?(?:top|upper|second|over)(?:\\s+one)?\\s+(${A_COUNT})(?:\\s+turns)?(?!\\p{L})`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, `${m[1] ?? ""} turns, then ${m[2] ?? ""} turns on top of that`),
+  },
+  // “Half a gape at mid-shank, tapering to both ends”: how full it is in its middle.
+  {
+    has: ["taper"],
+    written:
+      /(?<=\bgapes?(?:\s+(?:thick|full|wide))?)\s+(?:at|in)\s+(?:the\s+middle|mid-?\s?shank|the\s+cent(?:re|er))(?:\s+of\s+the\s+(?:body|shank))?(?=,?\s+(?:and\s+|then\s+)?taper(?:ing|ed|s)?\s+(?:to|towards?|at|off\s+(?:to|at))\s+(?:both|either|each)\s)/giu,
+    as: (m) => inPlace(m, ""),
+  },
   // “Finish with four whip turns”
   {
     has: ["whip"],
