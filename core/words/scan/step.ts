@@ -62,7 +62,7 @@ const barbsStand = words(
 const barbsStanding: Step = (here) => keep(here, here.told.description && barbsStand(here.text, here.at)?.end);
 
 const twice = words("(?:folded\\s+)?doubled?(?:\\s+up)?(?!\\s+(?:back|over|layers?|turns?|wraps?|pass))");
-const strands = new Set<MaterialForm | undefined>(["wire", "tinsel", "floss", "yarn", "chenille", "flash"]);
+const strands = new Set<MaterialForm | undefined>(["wire", "tinsel", "floss", "yarn", "chenille", "flash", "thread"]);
 /** “Rib: gold wire doubled”: two strands of it go side by side. */
 const doubledStrand: Step = ({ told, text, at }) => {
   // “…, so it's double”: that is what comes of it.

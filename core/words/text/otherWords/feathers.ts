@@ -140,6 +140,13 @@ export const feathers: readonly Rule[] = [
     written: /(?<=\bstrip\b[^.;]*\s)(\d[\d.,]*)\s?(?:mm\s?)?[x×]\s?(\d[\d.,]*)\s?mm(?=\s*(?:[.,;]|$))/giu,
     as: (m) => inPlace(m, `${m[1] ?? ""} mm wide, ${m[2] ?? ""} mm long`),
   },
+  // “Biot, goose”, “herl, ostrich”: as lists of a shop have it.
+  {
+    has: ["biot,", "biots,", "herl,", "herls,", "quill,"],
+    written:
+      /(?<=[:=–-]\s*|^\W*)(biots?|herls?|quill),\s+((?:\p{L}+\s+)?(?:goose|turkey|ostrich|peacock|swan|duck))(?=\s*(?:[,.;]|$))/giu,
+    as: (m) => inPlace(m, `${m[2] ?? ""} ${m[1] ?? ""}`),
+  },
   // “Hare's lug”
   { has: ["lug"], written: /(?<=\bhare)['’]s\s+lugs?(?!\p{L})/giu, as: (m) => inPlace(m, "") },
 ];

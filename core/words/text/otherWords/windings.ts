@@ -1,7 +1,7 @@
 import { isColour } from "../../../materials";
 import { inPlace, type Rule } from "../leftOut";
 import { roleOfWord } from "../../lexicon/parts";
-import { A_COUNT, NUMBER_WORD } from "../number";
+import { A_COUNT, NUMBER_WORD, readNumber } from "../number";
 
 const byLetter = [..."0123456789"].flatMap((figure) => [`${figure}t`, `${figure} t`]);
 
@@ -39,6 +39,39 @@ export const windings: readonly Rule[] = [
     written:
       /(?<!\p{L})one\s+layer\s+((?:in\s+touching\s+turns\s+)?(?:down\s+)?to\s+[^.;,]{4,40}?),?\s+and\s+one\s+(?:layer\s+)?back\s+to(?!\p{L})/giu,
     as: (m) => inPlace(m, `${m[1] ?? ""} and back to`),
+  },
+  // “Dub the thread with hare for 5 cm and wind to the thorax”
+  {
+    has: ["dub"],
+    written:
+      /(?<!\p{L})dub\s+the\s+(?:thread|silk)\s+with\s+(\p{L}[^.;,]{2,40}?)\s+for\s+(\d[\d.,]*\s*(?:mm|cm|inch(?:es)?|"))(?=\s*[.;,]|\s*$|\s+and\s)/giu,
+    as: (m) => inPlace(m, `dub ${m[2] ?? ""} of ${m[1] ?? ""}`),
+  },
+  // “Blend hare and antron 2 to 1 and dub it to the wing”
+  {
+    has: ["blend", "mix"],
+    written:
+      /(?<=^\W*)(?:blend|mix)\s+(\p{L}[^.;,\d]{2,30}?\s+and\s+\p{L}[^.;,\d]{2,30}?)\s+(\d)\s*(?:to|:|\/)\s*(\d)(?:\s+parts)?,?\s+(?:and|then)\s+dub\s+(?:it|this|that)(?!\p{L})/giu,
+    as: (m) => inPlace(m, `dub ${m[1] ?? ""}, ${m[2] ?? ""}:${m[3] ?? ""},`),
+  },
+  // “Attach brown thread and cover the lead”, “ten wraps of lead and cover it”: with thread.
+  {
+    has: ["cover"],
+    written:
+      /(?<=\b(?:lead|weight|thread|silk)\b[^.;]*[\s,])cover\s+(?:the\s+)?(lead|weight|it)(?=\s*(?:[.;]|$|,\s*(?:and|then)\s+(?!back\b)|\s+and\s+(?:go|run|take|wind)\b))(?<=\b(?:lead|weight)\b.*)(?<!^\W*thread\s*[:=–-].*)/giu,
+    as: (m) => inPlace(m, "cover the lead with thread"),
+  },
+  // “Body in two halves, …, 3 turns each half”
+  {
+    has: ["each half", "each part", "each section", "each third"],
+    written: new RegExp(
+      `(?<=\\b(?:two|three)\\s+(?:equal\\s+)?(?:halves|parts|sections|thirds)\\b[^;]*?)(${A_COUNT})\\s+turns\\s+(?:in\\s+|on\\s+|over\\s+|to\\s+)?each\\s+(?:half|part|section|third)(?!\\p{L})`,
+      "giu",
+    ),
+    as: (m, typed) => {
+      const parts = /\bthree\s+(?:equal\s+)?(?:parts|sections|thirds)\b/iu.test(typed) ? 3 : 2;
+      return inPlace(m, `${parts * (readNumber(m[1] ?? "") ?? 0)} turns`);
+    },
   },
   // “Crisscross x 8”
   {
