@@ -1,3 +1,4 @@
+import { spokenTitle } from "./spokenTitle";
 import { factOf, headOf, isHeading } from "./head";
 import { readHook, type HookSaid } from "./hook";
 import { formSaid, descriptionAt } from "./description";
@@ -11,7 +12,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|grab|get|got|find|have|using|placing|putting|securing|clamping|mounting|fixing|select|(?:start|begin)(?:ing)?\s+with|use|choose|pick|de-?barb|crimp|clamp|mount|put|place|fix|secure|set|with|for|of(?=\s+an?\s+sizes?\s*\d))\s+(?:an?|the|your|my)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w/-]+\s+){0,6}(?:hook\b|(?<=\d\s+)(?:long|short)[\s-]?shank\b(?!\s+hook))(?:\s+with\s+(?:an?\s+)?(?:straight|turned[\s-](?:down|up)|(?:down|up)[\s-]turned|down|up|ring(?:ed)?|wide|large|big|small)[\s-]+(?:eye|gape|gap|bend)\b|\s+in(?:to)?\s+(?:the|your|a)\s+vi[sc]e\b)?(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,](?!\d)|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|grab|get|got|find|have|using|needs?|placing|putting|securing|clamping|mounting|fixing|select|(?:start|begin)(?:ing)?\s+with|use|choose|pick|de-?barb|crimp|clamp|mount|put|place|fix|secure|set|with|for|of(?=\s+an?\s+sizes?\s*\d))\s+(?:an?|the|your|my)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w/-]+\s+){0,6}(?:hook\b|(?<=\d\s+)(?:long|short)[\s-]?shank\b(?!\s+hook))(?:\s+with\s+(?:an?\s+)?(?:straight|turned[\s-](?:down|up)|(?:down|up)[\s-]turned|down|up|ring(?:ed)?|wide|large|big|small)[\s-]+(?:eye|gape|gap|bend)\b|\s+in(?:to)?\s+(?:the|your|a)\s+vi[sc]e\b)?(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,](?!\d)|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
 const KIND = "(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|salmon|long|short|heavy|light)";
 /** “Hook is a 10 or 12, two extra long.”, “I tie these in fourteens on wet hooks”: sentences about the hook alone. */
 const hookSentences = [
@@ -50,7 +51,9 @@ export function readFacts(r: Reading, i: number): void {
   else if (/^\s*(?:note|nb|n\.b\.|remark)\s*[:.]/.test(text)) aside(r, i);
   else if (namesStuffOnly(line.text.toLowerCase(), text)) askParts(r, i);
   else if (isNumberedName(r, i)) readTitle(r, i);
-  else if (r.heads[i]?.role === "hook" || isHookTold(r, i)) readHookLine(r, i);
+  else if (readSpokenTitle(r, i)) {
+    if (line.kind !== "fact") readFacts(r, i);
+  } else if (r.heads[i]?.role === "hook" || isHookTold(r, i)) readHookLine(r, i);
   else if (readIntroduction(r, i)) return;
   else if (readTitleSentence(r, i)) readFacts(r, i);
   else {
@@ -415,7 +418,7 @@ const isSecondOfSteps = /^\s*2\s*[.)]\s/;
 /** The first line that tells nothing to do is what the fly is called. */
 function isTitle(r: Reading, i: number): boolean {
   const first = r.lines.findIndex((t) => t.trim() !== "");
-  if (i !== first) return false;
+  if (i !== first || r.bench.facts.name !== undefined) return false;
   if (isNameOfThree.test(lineOf(r, i).text)) return true;
   // “1. Bead on”, where the steps are numbered: the first of them, and no name.
   if (isMeasuredPart(r.plain[i] ?? "")) return false;
@@ -453,6 +456,32 @@ function readIntroduction(r: Reading, i: number): boolean {
   return true;
 }
 
+/** “This is the Weir Caddis, 10s and 12s”: its name and sizes; what tells more behind it is read by itself. */
+function readSpokenTitle(r: Reading, i: number): boolean {
+  const text = r.plain[i] ?? "";
+  const line = lineOf(r, i);
+  const title = i === r.lines.findIndex((t) => t.trim() !== "") ? spokenTitle(line.text) : undefined;
+  // What was read already is blank.
+  if (!title || text.slice(0, title.end).trim() === "") return false;
+  r.bench.facts.name ??= title.name;
+  line.marks.push({ at: [0, title.goesOn ? title.end : line.text.length], kind: "known" });
+  if (title.goesOn) {
+    readFrom(r, i, title.end);
+    return true;
+  }
+  line.kind = "fact";
+  const style = /^\s*[(,:–-]\s*(?:an?\s+)?(\p{L}[\p{L}\s-]{2,20}?)\s*(?:[,)]|$)/u.exec(line.text.slice(title.end))?.[1];
+  if (style !== undefined) r.bench.facts.style ??= style;
+  const said = readHook(text.slice(title.end), r.context.hooks);
+  if (said.sizes) r.bench.facts.sizes ??= said.sizes;
+  if (said.family) r.bench.facts.family ??= said.family;
+  if (said.sizes && said.model && !r.bench.facts.hookModel) {
+    r.bench.facts.hookModel = said.model.id;
+    line.assumed.push(said.model.name);
+  }
+  return true;
+}
+
 /** “Simple midge, 20 and 22: black thread …”: with its sizes a name stands before a colon. */
 const nameAndSizes =
   /^\s*([\p{L}][\p{L}'\s-]{2,30},\s*(?:sizes?\s*|#)?\d{1,2}(?:\/0)?(?:(?:\s*(?:,|-|&)\s*|\s+(?:and|or|to)\s+)#?\d{1,2}(?:\/0)?)*):\s+(?=\S)/u;
@@ -467,7 +496,7 @@ function readTitleSentence(r: Reading, i: number): boolean {
   const text = r.plain[i] ?? "";
   const first = r.lines.findIndex((t) => t.trim() !== "");
   const m =
-    /^\s*([\p{L}][\p{L}'\s-]{2,30}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:(?<!\bno)\.|:(?=\s+(?:hook\b|#\s?\d{1,2}\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b)))\s+(?=\S)/u.exec(
+    /^\s*([\p{L}][\p{L}'\s-]{2,45}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:(?<!\bno)\.|:(?=\s+(?:hook\b|#\s?\d{1,2}\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b)))\s+(?=\S)/u.exec(
       text,
     ) ?? nameAndSizes.exec(text);
   const how = howIsTied.exec(text);
@@ -482,7 +511,9 @@ function readTitleSentence(r: Reading, i: number): boolean {
       ?.replace(titleTail, "")
       .replace(/,\s*(?:sizes?\s*|#)?\d.*$/, "")
       .trim() ?? "";
-  if (i !== first || !m || words.split(/\s+/).length > 4 || verbAt(words, 0) || headOf(text).isListed) return false;
+  // Ahead of the hook a name may be a whole description: “A small black beetle for the lake: hook …”.
+  const most = /:\s+hook\b[^:]*$/.test(text) ? 8 : 4;
+  if (i !== first || !m || words.split(/\s+/).length > most || verbAt(words, 0) || headOf(text).isListed) return false;
   if (/\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|hook|wet|dry)\b/.test(words)) return false;
   keepName(r, i, lineOf(r, i).text.indexOf(lineOf(r, i).text.trimStart()), words.length);
   const said = readHook(m[1] ?? "", []);
