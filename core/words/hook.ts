@@ -31,7 +31,7 @@ const spaced =
   /(?:\bsizes?\s+|#|\bhooks?[\s,]+|\b(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger)[\s,]+)(\d{1,2}(?:\/0)?(?:\s+\d{1,2}(?:\/0)?)+)(?![\d.]*\s*mm)/u;
 const single = new RegExp(`(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s+)(\\d{1,2}(?:/0)?)s?\\b`, "u");
 const lone =
-  /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?!\.\d)(?=\s*(?:$|[,.;:()]|and\b|for\b|with\b|(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger|double|salmon|saltwater|pike|stinger|popper|heavy|light|long|short|barbless|standard)\b))/u;
+  /(?:^|[\s,])(\d{1,2}(?:\/0)?)s?(?!\.\d)(?=\s*(?:$|[,.;:()]|and\b|for\b|with\b|(?:wet|dry|nymph|streamer|curved|jig|grub|scud|pupa|emerger|double|salmon|saltwater|pike|stinger|popper|heavy|light|long|short|barbless|standard|std|reg|fine|strong|wide)\b))/u;
 /** “a 16 down-eye dry” */
 const ofKind =
   /\ban?\s+(\d{1,2}(?:\/0)?)\s+(?:[a-z][a-z-]*\s+){0,3}(?:hook|wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double)\b/u;

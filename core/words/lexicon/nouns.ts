@@ -286,7 +286,7 @@ const nouns: [string, NounForm][] = [
       "(?:snowshoe(?:\\s+(?:hare|rabbit))?(?:'s)?|hare's|rabbit's)\\s+(?:foot|feet|toes?)(?:\\s+(?:hair|fur))?",
       "kip(?:\\s+fib(?:re|er)s?)?",
       "calf(?:\\s+body)?(?=\\s*(?:[,;.\\d]|$))",
-      "(?:hare|muskrat|fox|badger|mink|rabbit|squirrel|otter|beaver|opossum|possum)(?:'s)?\\s+guard\\s+hairs?",
+      "(?:hare|muskrat|fox|badger|mink|rabbit|squirrel|otter|beaver|opossum|possum)(?:'s)?(?:\\s+(?:mask|face|back|poll))?\\s+guard\\s+hairs?",
       "bucktail(?:\\s+fib(?:re|er)s?)?",
     ),
     { form: "hair" },

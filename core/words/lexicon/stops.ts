@@ -761,6 +761,7 @@ export const MANNER = anyOf(
   "stuck(?:\\s+(?:on(?:to)?|down|in\\s+place))*(?=\\s+(?:with|by)\\b)",
   "tips?\\s+left\\s+(?:as|for|to\\s+(?:form|make))\\s+(?:an?|the)\\s+(?!tail)\\w+",
   "(?:under|below)\\s+the\\s+head",
+  "colou?r\\s+(?:the\\s+)?(?:back|belly|head|sides?|top|thorax|underside)(?:\\s+with)?\\s+(?:an?\\s+)?(?:(?:light|dark)\\s+)?(?:brown|black|olive|red|green|orange|yellow|grey|gray|tan|rust|blue)(?:\\s+(?:marker|pen))?(?=\\s*(?:[,.;]|$|and\\b))",
   "for\\s+the\\s+(?:last|final|next|outer)\\s+(?:layers?|part|step|bit|turns)(?=\\s*(?:[,.;]|$))",
   "(?:with\\s+)?(?:(?:an?|one)\\s+)?figure[-\\s]+(?:of[-\\s]+)?(?:8|eight)\\s+(?:through|round|around|between)\\s+the\\s+eyes",
   "(?:and\\s+)?jam(?:ming)?\\s+(?:it|them|that)(?:\\s+(?:in|up|tight))*(?:\\s+(?:behind|against|under|into)\\s+the\\s+(?:bead|cone))?",

@@ -79,7 +79,7 @@ function actsIn(text: string, from: number, to: number) {
 
 export const hitch = verb(
   "act",
-  "(?:(?:finish|tie|secure)\\s+(?:it\\s+)?(?:off\\s+)?(?:(?:behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+)?with\\s+)?(?:(?:an?|\\d|two|three|four)\\s+)?half[- ]?hitch(?:es)?|(?:turn|flip)\\s+(?:over|back(?:\\s+(?:over|up))?)(?=\\s*(?:[,.;]|$|and\\b))|(?:turn|flip|rotate|invert)\\s+(?:(?:the\\s+)?(?:hook|vise|fly)(?:\\s+(?:over|upside\\s+down|round|back))*|it\\s+(?:over|upside\\s+down|back(?:\\s+(?:over|up))?|the\\s+right\\s+way\\s+up))",
+  "(?:(?:finish|tie|secure)\\s+(?:it\\s+)?(?:off\\s+)?(?:(?:at|behind|in\\s+front\\s+of)\\s+the\\s+\\w+\\s+)?with\\s+)?(?:(?:an?|\\d|two|three|four)\\s+)?half[- ]?hitch(?:es)?|(?:turn|flip)\\s+(?:over|back(?:\\s+(?:over|up))?)(?=\\s*(?:[,.;]|$|and\\b))|(?:turn|flip|rotate|invert)\\s+(?:(?:the\\s+)?(?:hook|vise|fly)(?:\\s+(?:over|upside\\s+down|round|back))*|it\\s+(?:over|upside\\s+down|back(?:\\s+(?:over|up))?|the\\s+right\\s+way\\s+up))",
   tellAct,
 );
 export const act: Verb = { id: "act", reads: actRead, tell: tellAct };

@@ -49,8 +49,21 @@ const AGAIN_LEAD =
   "(?:(?:and|then|next|over\\s+(?:that|it|them)|on\\s+top(?:\\s+of\\s+(?:that|it|them))?|above\\s+(?:that|it))[,\\s]+)";
 const TO_THE_SAME_LENGTH = "(?:,?\\s+(?:(?:of|to)\\s+)?(?:the\\s+)?same\\s+length)?(?=\\s*(?:[.;,]|$|on\\s+top\\b))";
 
+/** “Under: 20 strands white, same length”: as what was tied in last, on the other side. */
+const underIt = (m: RegExpExecArray): Put[] =>
+  isHue(m[2] ?? "") ? inPlace(m, `another ${m[1] ?? ""} of ${m[2] ?? ""} on the underside`) : [];
+
 /** Several colours of one stuff, told in one breath. */
 export const colours: readonly Rule[] = [
+  // “Under: 20 strands white”
+  {
+    has: ["under", "below", "beneath"],
+    written: new RegExp(
+      `(?<=^\\W*)(?:under(?:neath)?|below|beneath)\\s*[:,–-]\\s*(${A_COUNT})\\s+(?:strands|hairs|fibres|fibers)\\s+(?:of\\s+)?(\\p{L}+)(?=\\s*(?:[.;,]|$))`,
+      "giu",
+    ),
+    as: underIt,
+  },
   // “Then the same amount of chartreuse”, “as many black”
   {
     has: ["same", "as many"],

@@ -147,6 +147,13 @@ export const feathers: readonly Rule[] = [
       /(?<=[:=–-]\s*|^\W*)(biots?|herls?|quill),\s+((?:\p{L}+\s+)?(?:goose|turkey|ostrich|peacock|swan|duck))(?=\s*(?:[,.;]|$))/giu,
     as: (m) => inPlace(m, `${m[2] ?? ""} ${m[1] ?? ""}`),
   },
+  // “Wing: mallard, two slender strips”: slips of it.
+  {
+    has: ["strips"],
+    written:
+      /(?<=^\W*wings?\s*[:=–-]\s*)(\p{L}[\p{L}\s'’-]{2,30}?),\s+(two|2|a\s+pair\s+of|paired|matched)\s+(?:(?:slender|narrow|thin|slim|broad)\s+)?strips(?!\p{L})/giu,
+    as: (m) => inPlace(m, `${m[2] ?? ""} slips of ${m[1] ?? ""}`),
+  },
   // “Hare's lug”
   { has: ["lug"], written: /(?<=\bhare)['’]s\s+lugs?(?!\p{L})/giu, as: (m) => inPlace(m, "") },
 ];

@@ -73,6 +73,24 @@ export const windings: readonly Rule[] = [
       return inPlace(m, `${parts * (readNumber(m[1] ?? "") ?? 0)} turns`);
     },
   },
+  // “Touch dubbed on 50 mm waxed thread”
+  {
+    has: ["waxed thread", "waxed silk"],
+    written: /(?<=\bon\s+\d[\d.,]*\s*(?:mm|cm)\s)(?=(?:waxed|well\s+waxed)\s+(?:thread|silk)(?!\p{L}))/giu,
+    as: (m) => [{ at: m.index, instead: 0, put: "of " }],
+  },
+  // “Thorax: same, double thickness”
+  {
+    has: ["thickness"],
+    written: /(?<=^\W*thorax\b[^;]*,\s)(?:(?:of|at)\s+)?(double|twice\s+the)\s+thickness(?=\s*(?:[.;,]|$))/giu,
+    as: (m) => inPlace(m, "twice as thick as the body"),
+  },
+  // “A bit of a ramp”
+  {
+    has: ["a bit of a"],
+    written: /(?<!\p{L})a\s+bit\s+of\s+(?=an?\s+(?:ramp|taper|bump|ball|dam|slope)\b)/giu,
+    as: (m) => inPlace(m, ""),
+  },
   // “Crisscross x 8”
   {
     has: ["cross"],
