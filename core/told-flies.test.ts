@@ -98,6 +98,8 @@ describe("flies as tiers tell them", () => {
         "1289-kelp-lane-midge: PLACE_NOT_THERE",
         "1297-okay-so-this-is-the-nymph-ever: STEP_NEEDS",
         "1299-channel-bend-shrimp: FIBRE_TOO_SHORT",
+        "1312-mill-leat-sedge: STEP_NEEDS",
+        "1314-for-the-coot-s-feather-you-ll: LENGTH_RULE_UNRESOLVED",
         "134-barge-leech: MATERIAL_UNKNOWN",
         "138-chapel-pike: HOOK_SIZE_TOO_FAR",
         "147-dock-crab: PIECE_TOO_SHORT",

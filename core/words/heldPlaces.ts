@@ -19,7 +19,8 @@ export function askLostPlaces({ bench, out }: Pick<Reading, "bench" | "out">): v
     if (said.length + shares.length + parts.length + ends.length === 0) continue;
     const near = stepsOf(line, bench);
     // “Four fibres at each end” are two bunches, and a step each.
-    if (line.steps.length < 2) for (const { at, end } of ends) askUnheld(line, at, end, { at: [at, end], kind: "known" });
+    if (line.steps.length < 2)
+      for (const { at, end } of ends) askUnheld(line, at, end, { at: [at, end], kind: "known" });
     if (line.steps.some((id) => isPlaced(bench, id)))
       for (const s of parts) if (!goesBy(near, s.means, bench)) askUnheld(line, s.at, s.end, s.mark);
     const held = placesIn(near);
@@ -45,7 +46,7 @@ const placesSaid = (line: RecipeLine) => [
 ];
 
 const EACH_END =
-  /(?<!\p{L})(?<!\b(?:taper\w*|thin\w*|slim\w*|narrow\w*|bare|tied|bound|lashed|down|off|wraps?|turns?|glued?|fixed|locked|secured)\s+(?:in\s+|down\s+|off\s+)?)at\s+(?:each|both|either)\s+ends?(?!\p{L})/giu;
+  /(?<!\p{L}|\[[^\]]*)(?<!\b(?:taper\w*|thin\w*|slim\w*|narrow\w*|bare|tied|bound|lashed|down|off|wraps?|turns?|glued?|fixed|locked|secured)\s+(?:in\s+|down\s+|off\s+)?)at\s+(?:each|both|either)\s+ends?(?!\p{L})/giu;
 const endsSaid = ({ text }: RecipeLine): { at: number; end: number }[] =>
   text.includes("end") ? [...text.matchAll(EACH_END)].map((m) => ({ at: m.index, end: m.index + m[0].length })) : [];
 

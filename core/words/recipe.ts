@@ -162,7 +162,10 @@ class RecipeReader implements Reading {
       if (!spelt || spelt.text === typed) return;
       const where = ([a, b]: readonly [number, number]): [number, number] => [spelt.typedAt(a), spelt.typedAt(b)];
       line.text = typed;
-      line.marks = line.marks.map((m) => ({ ...m, at: where(m.at) }));
+      line.marks = line.marks.map((m) => ({
+        ...m,
+        at: m.kind === "doubt" ? where(m.at) : spelt.typedOver(...m.at),
+      }));
       for (const ask of line.asks) ask.at = where(ask.at);
     });
   }

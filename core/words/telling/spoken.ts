@@ -89,7 +89,7 @@ const contracted: [RegExp, (m: string, kept: string) => string][] = [
     (m, kept) => kept.padEnd(m.length),
   ],
   [
-    new RegExp(`^((?:then\\s+|and\\s+|next\\s+)?(?:the\\s+|my\\s+)?(?!hook|hk\\b)(?:${PARTS}))'s(?=\\s)`, "u"),
+    new RegExp(`^(\\W*(?:then\\s+|and\\s+|next\\s+)?(?:the\\s+|my\\s+)?(?!hook|hk\\b)(?:${PARTS}))'s(?=\\s)`, "u"),
     (m, kept) => kept.padEnd(m.length),
   ],
   [new RegExp(`\\b((?:${PARTS})\\s+that)'s(?=\\s)`, "gu"), (m, kept) => kept.padEnd(m.length)],

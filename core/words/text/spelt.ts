@@ -7,18 +7,25 @@ export interface Spelt {
   text: string;
   /** @param at a place in `text`, its end included @returns that place in what was typed */
   typedAt: (at: number) => number;
+  /** Where a stretch stands: one within what was put in other words is all that was typed for it. */
+  typedOver: (at: number, end: number) => [number, number];
 }
 
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
 export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
   const found = putsOf(rules, typed);
   const puts = [...more, ...found].sort((a, b) => a.at - b.at);
-  if (puts.length === 0) return { text: typed, typedAt: (at) => at };
+  if (puts.length === 0) return { text: typed, typedAt: (at) => at, typedOver: (at, end) => [at, end] };
   let text = "";
   const from: number[] = [];
+  // Where the words begin that stand for each place.
+  const begins: number[] = [];
   let done = 0;
   const copyTo = (end: number): void => {
-    for (; done < end; done++) from.push(done);
+    for (; done < end; done++) {
+      from.push(done);
+      begins.push(done);
+    }
   };
   for (const { at, instead, put } of puts) {
     // Two rules may be about one stretch; it is put in other words once.
@@ -26,11 +33,14 @@ export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
     text += typed.slice(done, at) + put;
     copyTo(at);
     if (put !== "") from.push(at, ...Array.from({ length: put.length - 1 }, () => at + instead));
+    begins.push(...Array.from({ length: put.length }, () => at));
     done = at + instead;
   }
   text += typed.slice(done);
   copyTo(typed.length);
-  return { text, typedAt: (at) => from[at] ?? typed.length };
+  const typedAt = (at: number): number => from[at] ?? typed.length;
+  const typedOver = (at: number, end: number): [number, number] => [begins[at] ?? typed.length, typedAt(end)];
+  return { text, typedAt, typedOver };
 }
 
 const rules = [...leftOut, ...otherWords];

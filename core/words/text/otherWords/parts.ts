@@ -22,7 +22,7 @@ export const parts: readonly Rule[] = [
   {
     has: ["whole body", "the body", "entire body"],
     written:
-      /(?<=^\W*(?:back|shell-?back|shell)\s*[:=–-]\s*[^;.]*)\s+(?:pulled\s+)?over\s+the\s+(?:whole\s+|entire\s+)?body,?\s+(?:and\s+)?(?=(?:tied|bound|held|lashed)\s+(?:down|off)\s+(?:at|behind|in\s+front)\b)/giu,
+      /(?<=^\W*(?:back|shell-?back|shell)\s*[:=–-]\s*[^;.]*)(?<!\bfrom\b[^;.]*)\s+(?:pulled\s+)?over\s+the\s+(?:whole\s+|entire\s+)?body,?\s+(?:and\s+)?(?=(?:tied|bound|held|lashed)\s+(?:down|off)\s+(?:at|behind|in\s+front)\b)/giu,
     as: (m) => inPlace(m, ", "),
   },
   // “Finish: uncoated”

@@ -287,7 +287,7 @@ export const windings: readonly Rule[] = [
   {
     has: ["rib"],
     written:
-      /(?<=\b(?:tied|bound|held|lashed|secured)\s+down(?:\s+at\s+the\s+\p{L}+)?)\s+(?:with|by)\s+the\s+rib(?=\s*(?:[.,;]|$))/giu,
+      /(?<=\b(?:tied|bound|held|lashed|secured)\s+down(?:\s+at\s+the\s+(?:hook\s+)?\p{L}+(?:\s+of\s+the\s+hook)?)?)\s+(?:with|by)\s+(?:the|your|my|a)\s+rib(?=\s*(?:[.,;]|$))/giu,
     as: (m) => inPlace(m, ""),
   },
   // “Thread over the lead, ending at the bend”
