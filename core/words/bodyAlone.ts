@@ -5,7 +5,7 @@ import { lineOf, type Reading } from "./reading";
 import { formTold, type Told } from "./told";
 
 /** Parts that lie behind the head and leave the front of the shank to the body. */
-const besides = new Set<Role>(["hook", "thread", "bead", "weight", "tail", "tag", "butt", "rib", "body", "wing case"]);
+const besides = new Set<Role>(["hook", "thread", "bead", "weight", "tail", "tag", "butt", "rib", "body", "wing case", "legs"]);
 const ending = new Set<Role>(["finish", "head"]);
 /** Of these no part is made that would lie in front of a body, also where none is named. */
 const thin = new Set<MaterialForm | undefined>([

@@ -89,7 +89,7 @@ export function tellThread(t: Telling): void {
     said,
     { ...object, role: turnsAtOneSpot || isHead ? "head" : "thread" },
     {
-      name: told.part ?? (bench.isBased ? "thread" : "thread base"),
+      name: told.part ?? (bench.isBased || turnsAtOneSpot ? "thread" : "thread base"),
       // Behind a list of parts the steps begin anew: the base lies beneath what the list has named.
       before:
         !bench.isBased && startsThread.test(t.text.slice(0, told.end))
