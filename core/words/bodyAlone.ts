@@ -5,7 +5,19 @@ import { lineOf, type Reading } from "./reading";
 import { formTold, type Told } from "./told";
 
 /** Parts that lie behind the head and leave the front of the shank to the body. */
-const besides = new Set<Role>(["hook", "thread", "bead", "weight", "tail", "tag", "butt", "rib", "body", "wing case", "legs"]);
+const besides = new Set<Role>([
+  "hook",
+  "thread",
+  "bead",
+  "weight",
+  "tail",
+  "tag",
+  "butt",
+  "rib",
+  "body",
+  "wing case",
+  "legs",
+]);
 const ending = new Set<Role>(["finish", "head"]);
 /** Of these no part is made that would lie in front of a body, also where none is named. */
 const thin = new Set<MaterialForm | undefined>([
@@ -30,12 +42,16 @@ export function isBodyAlone(r: Reading, pulls: readonly Pull[]): boolean {
   const roles = new Set([...lines.flatMap((i) => r.heads[i]?.role ?? []), ...told.flatMap(({ t }) => t.role ?? [])]);
   if (![...roles].every((role) => besides.has(role) || ending.has(role))) return false;
   const isEnded = [...ending].some((role) => roles.has(role)) || told.some(({ t }) => t.kind === "whip");
-  const bodies = told.filter(({ t }) => t.role === "body" && t.description);
+  const named = told.filter(({ t }) => t.role === "body" && t.description && formTold(t) !== "weight wire");
+  // Thread is the body where it is all there is; else it lies beneath.
+  const stuffed = named.filter(({ t }) => formTold(t) !== "thread");
   const isBack = ({ t, line }: { t: Told; line: number }): boolean =>
+    // What is pulled over was tied in before, and goes no further than that; a thorax under it would be named.
+    t.verb === "take over" ||
     pulls.some((p) => p.of?.isBack && [p, p.of].some((one) => one.line === line && one.at === t.at));
   return (
     isEnded &&
-    bodies.length === 1 &&
+    (stuffed.length > 0 ? stuffed : named).length === 1 &&
     told.every((one) => one.t.role !== undefined || thin.has(formTold(one.t)) || isBack(one))
   );
 }

@@ -10,7 +10,7 @@ const figures = match(
 );
 
 const halves = match(
-  "(?:(?:mixed|blended)\\s+)?(?:half\\s+and\\s+half|half\\s+of\\s+each|half\\s+each|in\\s+equal\\s+(?:parts|amounts)|equally)(?=\\s*(?:[,.;)]|$))",
+  "(?:(?:mixed|blended)\\s+)?(?:half\\s+and\\s+half|half\\s+of\\s+each|half\\s+each|in\\s+equal\\s+(?:parts|amounts)|equally)(?=\\s*(?:[,.;)]|$)|\\s+(?:up|from|over|to|in|and)\\b)",
 );
 
 /**
