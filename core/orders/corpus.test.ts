@@ -65,6 +65,7 @@ const files: [string, Catalogue][] = [
   ["binnacle.txt", anotherCatalogue],
   ["hawser.txt", anotherCatalogue],
   ["painter.txt", anotherCatalogue],
+  ["windlass.txt", anotherCatalogue],
 ];
 
 function outcome(text: string, catalogue: Catalogue): string[] {

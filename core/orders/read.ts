@@ -16,7 +16,7 @@ import { findDay } from "./dates";
 import { joined } from "./statement/joined";
 import { readStatement } from "./statement";
 import { calmed } from "./long";
-import { withoutShort } from "./short";
+import { withLists, withoutShort } from "./short";
 
 const NOT_BEFORE =
   /(?<!\p{L})(?:(?:but|aber)\s+)?(?:(?:not|nicht)\s+(?:before|earlier\s+than|sooner\s+than|vor(?:\s+dem)?)|(?:at\s+the\s+)?earliest(?:\s+on)?|frühestens(?:\s+am)?)\s+/iu;
@@ -42,7 +42,7 @@ class OrderReader implements OrderReading {
   }
 
   read(): ReadOrder {
-    const { lines, asides, signed } = setAside(covered(withoutShort(this.unit?.rest ?? this.text)));
+    const { lines, asides, signed } = setAside(covered(withLists(withoutShort(this.unit?.rest ?? this.text))));
     this.order.asides.push(...asides, ...(this.unit ? [{ at: this.unit.at, why: "heading" as const }] : []));
     for (const part of tablesIn(lines, this.catalogue))
       if ("rows" in part) this.readTable(part);

@@ -9,3 +9,11 @@ const GERMAN =
  */
 export const withoutShort = (text: string): string =>
   GERMAN.test(text) ? text.replace(/(?<=\d\s?)St\.(?=\s+\p{L})/gu, "Stk").replace(/(?<=\s)u\.(?=\s)/gu, "& ") : text;
+
+/**
+ * “(14 olive: 2 dz; 16 olive: 3 dz)”: what stands within one pair of brackets is one list.
+ *
+ * @returns a text of the same length
+ */
+export const withLists = (text: string): string =>
+  text.replace(/\([^()\n]*;[^()\n]*\)/gu, (inside) => inside.replaceAll(";", ","));

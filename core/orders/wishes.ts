@@ -112,7 +112,7 @@ const rules = [
   // “two each week”
   rule(
     "own",
-    "(?:(?:\\d{1,3}|an?|one|two|three|four|five|six|ten|ein|zwei|drei|vier)\\s+(?:(?:dz|doz|dozen|dutzend)\\s+)?)(?:each|every|per|pro|jede)\\s+(?:week|month|fortnight|woche|monat)",
+    "(?<![\\d/])(?:(?:\\d{1,3}|an?|one|two|three|four|five|six|ten|ein|zwei|drei|vier)\\s+(?:(?:dz|doz|dozen|dutzend)\\s+)?)(?:each|every|per|pro|jede)\\s+(?:week|month|fortnight|woche|monat)",
   ),
   rule(
     "own",

@@ -1,4 +1,4 @@
-import { A_COUNT } from "../number";
+import { A_COUNT, NUMBER_WORD } from "../number";
 import { inPlace, type Rule } from "../leftOut";
 import { isHue } from "./hue";
 import type { Put } from "../stuffAsPart";
@@ -53,8 +53,38 @@ const TO_THE_SAME_LENGTH = "(?:,?\\s+(?:(?:of|to)\\s+)?(?:the\\s+)?same\\s+lengt
 const underIt = (m: RegExpExecArray): Put[] =>
   isHue(m[2] ?? "") ? inPlace(m, `another ${m[1] ?? ""} of ${m[2] ?? ""} on the underside`) : [];
 
+const LAYER =
+  "\\p{L}+(?:\\s+(?:below|under(?:neath)?|at\\s+the\\s+bottom|in\\s+the\\s+middle|middle|on\\s+top|above|top|bottom))?";
+function inLayers(m: RegExpExecArray): Put[] {
+  const [, stuff = "", layers = "", count = "", pieces = ""] = m;
+  const hues = layers.split(/,\s+(?:and\s+)?/).map((layer) => layer.split(/\s/)[0] ?? "");
+  if (!hues.every(isHue)) return [];
+  return inPlace(m, hues.map((hue) => `${count} ${pieces} of ${hue} ${stuff}`).join(" and "));
+}
+
 /** Several colours of one stuff, told in one breath. */
 export const colours: readonly Rule[] = [
+  // “Bucktail in three layers, white below, red middle, black top, 15 hairs each”
+  {
+    has: ["layers"],
+    written: new RegExp(
+      `(?<=[:=–-]\\s*)(\\p{L}+(?:\\s+(?:tail|hair|fur))?)\\s+in\\s+(?:two|three)\\s+layers[,:]\\s+(${LAYER}(?:,\\s+(?:and\\s+)?${LAYER}){1,2}),\\s+(${A_COUNT})\\s+(hairs|fibres|fibers|strands)\\s+(?:of\\s+|in\\s+)?each`,
+      "giu",
+    ),
+    as: inLayers,
+  },
+  // “Four saddle hackles, two yellow inside, two olive outside”
+  {
+    has: ["inside", "outside"],
+    written: new RegExp(
+      `(?<=[:=–-]\\s*)(?:\\d+|${NUMBER_WORD})\\s+((?:\\p{L}+\\s+)?(?:hackles?|saddles?|feathers?)),\\s+(${A_COUNT})\\s+(\\p{L}+)\\s+inside,?\\s+(?:and\\s+)?(${A_COUNT})\\s+(\\p{L}+)\\s+outside(?!\\p{L})`,
+      "giu",
+    ),
+    as: (m) =>
+      [m[3], m[5]].every((c) => isHue(c ?? ""))
+        ? inPlace(m, `${m[2] ?? ""} ${m[3] ?? ""} ${m[1] ?? ""} and ${m[4] ?? ""} ${m[5] ?? ""} ${m[1] ?? ""}`)
+        : [],
+  },
   // “Under: 20 strands white”
   {
     has: ["under", "below", "beneath"],

@@ -170,6 +170,19 @@ export const parts: readonly Rule[] = [
     written: new RegExp(`(?<=\\banother\\s+(?:${A_COUNT})\\s+)(\\p{L}+)\\s+ones(?!\\p{L})`, "giu"),
     as: (m) => (isHue(m[1] ?? "") ? inPlace(m, `of ${m[1] ?? ""}`) : []),
   },
+  // “Three coats of varnish, each dried four hours”
+  {
+    has: ["dried"],
+    written:
+      /(?<=\bcoats\b[^;]*),?\s+each\s+dried\s+(?:for\s+)?(\d+|an?|two|three|four|six|twelve)\s+(hours?|minutes?)(?!\p{L})/giu,
+    as: (m) => inPlace(m, `, ${m[1] ?? ""} ${m[2] ?? ""} between`),
+  },
+  // “Golden crest over the wing and as long”
+  {
+    has: ["and as long"],
+    written: /(?<=\bover\s+the\s+(wing|tail|body))\s+and\s+as\s+long(?=\s*(?:[.;,]|$))/giu,
+    as: (m) => inPlace(m, `, as long as the ${m[1] ?? ""}`),
+  },
   // “Prep a hackle”
   {
     has: ["prep"],
