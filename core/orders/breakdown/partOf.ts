@@ -65,7 +65,12 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
   if (!/\p{L}/u.test(text.slice(part.at[0] - start, part.at[1] - start))) return undefined;
   const after = text.slice(part.at[1] - start, (quantities[i + 1]?.at[0] ?? start + text.length) - start);
   const behind = OF_THEM.exec(after);
-  const ahead = OF_WHICH.exec(text.slice(0, part.at[0] - start));
+  const before = text.slice(0, part.at[0] - start);
+  // “3 dz Dusk Sedge 14 (one dozen barbless)”: in brackets alone, with nothing but a wish.
+  const inside = /^([^()]*)\)/u.exec(after)?.[1] ?? "";
+  const isOpen = !text.slice(total.at[1] - start, part.at[0] - start).includes(")");
+  const isAside = isOpen && findWish(inside, 0) !== undefined && !tellsKind(inside, catalogue);
+  const ahead = OF_WHICH.exec(before) ?? (isAside ? IN_BRACKETS.exec(before) : null);
   const said = behind ? after.slice(behind[0].length) : after;
   if ((!behind && !ahead) || !tellsApart(said, catalogue)) return undefined;
   const words: [number, number] = behind
@@ -84,11 +89,17 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
   return { ...toldApart(parts, words), ...(left === 0 && { whole: total.at }) };
 }
 
-/** Whether words say what sets a part apart: a wish, a colour or a weight. */
-export function tellsApart(words: string, { patterns }: Catalogue): boolean {
+const IN_BRACKETS = /\(\s*(?:only\s+|just\s+|nur\s+)?$/iu;
+
+/** Whether words name a colour or a weight. */
+const tellsKind = (words: string, { patterns }: Catalogue): boolean => {
   const { isColour, isForm } = wordsOfFlies(patterns);
-  return findWish(words, 0) !== undefined || (words.match(/[\p{L}-]+/gu) ?? []).some((w) => isColour(w) || isForm(w));
-}
+  return (words.match(/[\p{L}-]+/gu) ?? []).some((w) => isColour(w) || isForm(w));
+};
+
+/** Whether words say what sets a part apart: a wish, a colour or a weight. */
+export const tellsApart = (words: string, catalogue: Catalogue): boolean =>
+  findWish(words, 0) !== undefined || tellsKind(words, catalogue);
 
 /** “…, of which 4 dz red and 6 dz black”: the parts behind the first that tell of no other fly. */
 function alsoTold({ text, start, quantities, catalogue }: Counted, from: number): Quantity[] {

@@ -92,6 +92,10 @@ export function takeWords(stretch: Stretch, words: Span[]): void {
 export const rangeOf = (words: Span[]): [number, number] => [words[0]?.start ?? 0, words[words.length - 1]?.end ?? 0];
 export const plain = (words: Span[]): Span[] => words.map((w) => ({ ...w, text: plainColour(w.text) }));
 
+/** “Weighted” is near to “unweighted”, and its opposite. */
+const isOpposite = (a: string, b: string): boolean => fold(a) === `un${fold(b)}` || fold(b) === `un${fold(a)}`;
 /** Answers that are plausible: what is merely the nearest of strings is not. */
 export const findClose = (said: string, names: readonly { name: string }[], least: number): Doubt["candidates"] =>
-  nearest(said, names, (n) => n.name, { least }).map((c) => ({ label: c.item.name, text: c.item.name }));
+  nearest(said, names, (n) => n.name, { least }).flatMap(({ item: { name } }) =>
+    isOpposite(said, name) ? [] : [{ label: name, text: name }],
+  );
