@@ -12,7 +12,7 @@ import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
 
 const onHook =
-  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|grab|get|got|find|have|using|needs?|placing|putting|securing|clamping|mounting|fixing|select|(?:start|begin)(?:ing)?\s+with|use|choose|pick|de-?barb|crimp|clamp|mount|put|place|fix|secure|set|with|for|of(?=\s+an?\s+sizes?\s*\d))\s+(?:an?|the|your|my)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w/-]+\s+){0,6}(?:hook\b|(?<=\d\s+)(?:long|short)[\s-]?shank\b(?!\s+hook))(?:\s+with\s+(?:an?\s+)?(?:straight|turned[\s-](?:down|up)|(?:down|up)[\s-]turned|down|up|ring(?:ed)?|wide|large|big|small)[\s-]+(?:eye|gape|gap|bend)\b|\s+in(?:to)?\s+(?:the|your|a)\s+vi[sc]e\b)?(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,](?!\d)|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
+  /(?:\bsizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|or|,)\s*\d{1,2}(?:\/0)?)*\s+)?\b(?:on|onto|over|to|take|grab|get|got|find|have|using|needs?|placing|putting|securing|clamping|mounting|fixing|select|(?:start|begin)(?:ing)?\s+with|use|choose|pick|de-?barb|crimp|clamp|mount|put|place|fix|secure|set|with|for|of(?=\s+an?\s+sizes?\s*\d))\s+(?:an?|the|your|my)\s+(?!(?:eye|point|bend|barb|shank|end|top|back)\s+of\b)(?:#?[\w/-]+\s+){0,6}(?:hook\b|(?<=\d\s+)(?:long|short)[\s-]?shank\b(?!\s+hook))(?:,\s*[1-6]\s?xl\b)?(?:\s+with\s+(?:an?\s+)?(?:straight|turned[\s-](?:down|up)|(?:down|up)[\s-]turned|down|up|ring(?:ed)?|wide|large|big|small)[\s-]+(?:eye|gape|gap|bend)\b|\s+in(?:to)?\s+(?:the|your|a)\s+vi[sc]e\b)?(?:[\s,]*(?:in\s+)?(?:sizes?|#|no\.?)?\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)?(?!\w|\.\d|\s*(?:mm|turns?|wraps?|fib(?:re|er)s?|strands?)\b)|(?:(?<=^|[.;]\s)(?:use\s+|on\s+)?an?\s+(?:long|short|standard)[\s-]shank(?:ed)?\s+(?:size\s+|no\.?\s*|#)?\d{1,2}(?:\/0)?(?=\s*(?:[.;,](?!\d)|$))|(?<=^|[.;]\s)(?:i\s+use\s+)?(?:an?\s+|the\s+)?(?:[\w-]+\s+){0,3}hook,?\s+(?:in\s+)?(?:sizes?|#)\s*\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?(?:\s*,\s*(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire|barbless|barbed|curved|straight|[1-6]x\s+(?:long|short)))*(?=\s*(?:[.;]|$))|(?<=^|[.;]\s)(?:an?\s+)?(?:[\w-]+\s+){1,2}hook(?=\s*[.;])|(?<=^|[.;]\s)(?:i\s+)?(?:take|use)\s+an?\s+(?:[\w-]+\s+){0,3}(?:number|sizes?|no\.?|#)\s*\d{1,2}(?:\/0)?(?=\s*(?:[,.;]|$)))/;
 const KIND = "(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|salmon|long|short|heavy|light)";
 /** “Hook is a 10 or 12, two extra long.”, “I tie these in fourteens on wet hooks”: sentences about the hook alone. */
 const hookSentences = [
@@ -496,7 +496,7 @@ function readTitleSentence(r: Reading, i: number): boolean {
   const text = r.plain[i] ?? "";
   const first = r.lines.findIndex((t) => t.trim() !== "");
   const m =
-    /^\s*([\p{L}][\p{L}'\s-]{2,45}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:(?<!\bno)\.|:(?=\s+(?:hook\b|#\s?\d{1,2}\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b)))\s+(?=\S)/u.exec(
+    /^\s*([\p{L}][\p{L}'\s-]{2,45}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:(?<!\bno)\.|:(?=\s+(?:(?:[a-z-]+\s+){0,2}hook\b|#\s?\d{1,2}\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b)))\s+(?=\S)/u.exec(
       text,
     ) ?? nameAndSizes.exec(text);
   const how = howIsTied.exec(text);
@@ -512,7 +512,7 @@ function readTitleSentence(r: Reading, i: number): boolean {
       .replace(/,\s*(?:sizes?\s*|#)?\d.*$/, "")
       .trim() ?? "";
   // Ahead of the hook a name may be a whole description: “A small black beetle for the lake: hook …”.
-  const most = /:\s+hook\b[^:]*$/.test(text) ? 8 : 4;
+  const most = /:\s+(?:[a-z-]+\s+){0,2}hook\b/.test(text) ? 8 : 4;
   if (i !== first || !m || words.split(/\s+/).length > most || verbAt(words, 0) || headOf(text).isListed) return false;
   if (/\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|hook|wet|dry)\b/.test(words)) return false;
   keepName(r, i, lineOf(r, i).text.indexOf(lineOf(r, i).text.trimStart()), words.length);

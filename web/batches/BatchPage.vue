@@ -23,22 +23,24 @@ import { useChange } from "../parts/useChange";
 import { FlyDrawing, MethodTable, TakenAway, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import BatchActions from "./BatchActions.vue";
+import BatchChoices from "./BatchChoices.vue";
 import BatchFacts from "./BatchFacts.vue";
 import type { BatchChange } from "./change";
 import MaterialRows from "./MaterialRows.vue";
 
 const HistoryList = defineAsyncComponent(() => import("../parts/HistoryList.vue"));
-const BatchChoices = defineAsyncComponent(() => import("./BatchChoices.vue"));
 const PrepTable = defineAsyncComponent(() => import("./PrepTable.vue"));
 
 const props = defineProps<{ id: string }>();
 const { may, askWhom } = useSession();
-const { patterns, recipeOf } = useCatalogue();
+const { patterns, recipeOf, isComing } = useCatalogue();
 const batch = useQuery({ key: () => ["batch", props.id], query: () => call(readBatch, { params: { id: props.id } }) });
 const { busy, refusal, send } = useChange();
 const inside = ref(false);
 const b = computed(() => batch.data.value);
 const recipe = computed(() => b.value && recipeOf(b.value.pattern, b.value.patternVersion));
+/** What the recipe lets choose stands above the rows: they would move from under the pointer when it comes. */
+const settled = computed(() => b.value !== undefined && !isComing(b.value.pattern, b.value.patternVersion));
 const choice = computed<FlyChoice>(() => {
   const { size = "", variant = "", form = "", buy, methods, leave, use } = b.value ?? {};
   return { size, variant, form, buy, methods, leave, use };
@@ -143,37 +145,39 @@ const prepared = async ({ kind, component }: BatchDetail["prep"][number]) =>
         Tie it by version {{ b.newestVersion }}
       </button>
     </p>
-    <BatchChoices
-      v-if="b.state === 'planned' && recipe"
-      class="mb-4"
-      :batch="b"
-      :recipe="recipe"
-      :choice="choice"
-      :open="open"
-      @choose="choose"
-    />
-    <TakenAway v-if="recipe" :recipe="recipe" :choice="choice" class="mb-4" />
-    <div class="mb-1 flex items-baseline justify-between">
-      <h2>Materials</h2>
-      <a class="link no-print" :href="`/api/batches/${b.id}/materials.csv`">as CSV</a>
-    </div>
-    <MaterialRows :batch="b" class="mb-5" />
-    <div class="grid gap-5 lg:grid-cols-2">
-      <PrepTable :batch="b" :busy="busy" :can="may('tie and tally')" @done="prepared" />
-      <section>
-        <h2 class="mb-1">History</h2>
-        <HistoryList :events="b.history" />
-      </section>
-    </div>
-    <MethodTable
-      v-if="recipe"
-      :recipe="recipe"
-      :choice="choice"
-      :flies="b.starts"
-      :fixed="!open"
-      class="mt-5"
-      @choose="choose({ methods: $event })"
-    />
+    <template v-if="settled">
+      <BatchChoices
+        v-if="b.state === 'planned' && recipe"
+        class="mb-4"
+        :batch="b"
+        :recipe="recipe"
+        :choice="choice"
+        :open="open"
+        @choose="choose"
+      />
+      <TakenAway v-if="recipe" :recipe="recipe" :choice="choice" class="mb-4" />
+      <div class="mb-1 flex items-baseline justify-between">
+        <h2>Materials</h2>
+        <a class="link no-print" :href="`/api/batches/${b.id}/materials.csv`">as CSV</a>
+      </div>
+      <MaterialRows :batch="b" class="mb-5" />
+      <div class="grid gap-5 lg:grid-cols-2">
+        <PrepTable :batch="b" :busy="busy" :can="may('tie and tally')" @done="prepared" />
+        <section>
+          <h2 class="mb-1">History</h2>
+          <HistoryList :events="b.history" />
+        </section>
+      </div>
+      <MethodTable
+        v-if="recipe"
+        :recipe="recipe"
+        :choice="choice"
+        :flies="b.starts"
+        :fixed="!open"
+        class="mt-5"
+        @choose="choose({ methods: $event })"
+      />
+    </template>
   </template>
   <p v-else-if="batch.error.value" class="callout">
     {{ batch.error.value.message }} <RouterLink class="link" to="/batches">All batches</RouterLink>

@@ -65,6 +65,22 @@ describe("a batch", () => {
     ]);
   });
 
+  test("shows its rows once that is there which stands above them: nothing moves from under the pointer", async () => {
+    let release: () => void = () => undefined;
+    const server = things.server();
+    server.answer(readBatch, () => {
+      server.held = new Promise<void>((resolve) => (release = resolve));
+      return things.batch();
+    });
+    const { screen } = await mountIn(server, BatchPage, { id });
+    expect(screen.get("h1").text()).toContain("Batch");
+    expect(screen.find("table").exists()).toBe(false);
+    release();
+    await settle();
+    expect(screen.find("table").exists()).toBe(true);
+    expect(screen.text()).toContain("with wing");
+  });
+
   test("may be looked at, but not changed, by whoever does not make up batches", async () => {
     const server = things.server({ role: "shop" }).answer(readBatch, things.batch());
     const { screen } = await mountIn(server, BatchPage, { id });

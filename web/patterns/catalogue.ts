@@ -34,6 +34,10 @@ export function useCatalogue() {
     return wanted === undefined ? undefined : recipes.recipe(id, wanted);
   }
 
+  /** Whether a recipe is still on its way: what stands below what it tells would move when it comes. */
+  const isComing = (id: string, version: number): boolean =>
+    recipeOf(id, version) === undefined && recipes.fault(id, version) === undefined;
+
   /** One fly by computation, in the page itself; or the sentence that says why not. */
   function tie(
     recipe: Recipe,
@@ -62,7 +66,7 @@ export function useCatalogue() {
     return fault === undefined ? { pending: true } : { fault };
   }
 
-  return { data: query.data, refetch: query.refetch, materials, patterns, hooks, recipeOf, fly, tie };
+  return { data: query.data, refetch: query.refetch, materials, patterns, hooks, recipeOf, isComing, fly, tie };
 }
 
 /** What the reader of an order may recognise, of the catalogue as it is here. */

@@ -46,7 +46,7 @@ const againInColour = (m: RegExpExecArray, colour: string, again: string): Put[]
   isHue(colour) ? inPlace(m, `${again} ${colour}${onTopOfIt.test(m[1] ?? "") ? " on top" : ""}`) : [];
 const AT_BEGIN = "(?<=^\\W*(?:\\d+[.)]\\s+)?|[.;]\\s+)";
 const AGAIN_LEAD =
-  "(?:(?:and|then|next|over\\s+(?:that|it|them)|on\\s+top(?:\\s+of\\s+(?:that|it|them))?|above\\s+(?:that|it))[,\\s]+)";
+  "(?:(?:and|then|next|over\\s+(?:that|it|them)|(?:on|over\\s+the)\\s+top(?:\\s+of\\s+(?:that|it|them))?|above\\s+(?:that|it))[,\\s]+)";
 const TO_THE_SAME_LENGTH = "(?:,?\\s+(?:(?:of|to)\\s+)?(?:the\\s+)?same\\s+length)?(?=\\s*(?:[.;,]|$|on\\s+top\\b))";
 
 /** “Under: 20 strands white, same length”: as what was tied in last, on the other side. */
@@ -107,7 +107,7 @@ export const colours: readonly Rule[] = [
   {
     has: ["then", "over", "top", "above"],
     written: new RegExp(
-      `${AT_BEGIN}(${AGAIN_LEAD}+)(?:another\\s+)?(${A_COUNT})\\s+(?:of\\s+)?(\\p{L}+)(?=\\s*(?:[.;,]|$|on\\s+top\\b))`,
+      `${AT_BEGIN}(${AGAIN_LEAD}+)(?:another\\s+)?(${A_COUNT})\\s+(?:(?:of|in)\\s+)?(\\p{L}+)(?=\\s*(?:[.;,]|$|on\\s+top\\b))`,
       "giu",
     ),
     as: (m) => againInColour(m, m[3] ?? "", `another ${m[2] ?? ""} of`),

@@ -183,6 +183,19 @@ export const parts: readonly Rule[] = [
     written: /(?<=\bover\s+the\s+(wing|tail|body))\s+and\s+as\s+long(?=\s*(?:[.;,]|$))/giu,
     as: (m) => inPlace(m, `, as long as the ${m[1] ?? ""}`),
   },
+  // “Three biots, one in the middle and one each side”: how they stand, and no place.
+  {
+    has: ["in the middle"],
+    written:
+      /(?<=,\s)one\s+in\s+the\s+middle,?\s+(?:and\s+)?one\s+(?:on\s+|to\s+|at\s+)?(?:each|either)\s+side(?!\p{L})/giu,
+    as: (m) => inPlace(m, "splayed"),
+  },
+  // “Thread grey 8/0 | hook dry”: two facts in one line.
+  {
+    has: ["|"],
+    written: /(?<=^\W*(?:thread|silk|hook)\s[^|]{3,60}?)\s*\|\s*(thread|silk|hook|bead)(?=\s)/giu,
+    as: (m) => inPlace(m, `; ${m[1] ?? ""}:`),
+  },
   // “Prep a hackle”
   {
     has: ["prep"],
