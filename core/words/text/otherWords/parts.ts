@@ -190,11 +190,11 @@ export const parts: readonly Rule[] = [
       /(?<=,\s)one\s+in\s+the\s+middle,?\s+(?:and\s+)?one\s+(?:on\s+|to\s+|at\s+)?(?:each|either)\s+side(?!\p{L})/giu,
     as: (m) => inPlace(m, "splayed"),
   },
-  // “Thread grey 8/0 | hook dry”: two facts in one line.
+  // “Thread grey 8/0 | hook light wire dry”: two facts in one line, of which the hook is told first elsewhere.
   {
     has: ["|"],
-    written: /(?<=^\W*(?:thread|silk|hook)\s[^|]{3,60}?)\s*\|\s*(thread|silk|hook|bead)(?=\s)/giu,
-    as: (m) => inPlace(m, `; ${m[1] ?? ""}:`),
+    written: /(?<=^\W*)(thread|silk)\s+([^|;:]{3,40}?)\s*\|\s*hook\s+([^|;:]{2,40}?)\s*$/giu,
+    as: (m) => inPlace(m, `hook: ${m[3] ?? ""}; thread: ${m[2] ?? ""}`),
   },
   // “Prep a hackle”
   {
