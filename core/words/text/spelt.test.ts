@@ -79,3 +79,13 @@ describe("speltOut", () => {
     expect(typedAt(text.length)).toBe(typed.length);
   });
 });
+
+test("what lies within words that were put in others stands where all of those were typed", () => {
+  const typed = "Wing: a bunch of squirrel, 2 mm thick, a hook long";
+  const { text, typedOver } = speltOut(typed);
+  const at = text.indexOf("squirrel");
+  expect(text).toBe("Wing: clump of 2 mm of squirrel, a hook long");
+  expect(typed.slice(...typedOver(at, at + "squirrel".length))).toBe("a bunch of squirrel, 2 mm thick");
+  const long = text.indexOf("a hook long");
+  expect(typed.slice(...typedOver(long, text.length))).toBe("a hook long");
+});

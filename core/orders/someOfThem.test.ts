@@ -1,0 +1,32 @@
+import { describe, expect, test } from "vitest";
+import { isWhole, readOrder, wishWords } from ".";
+import { anotherCatalogue } from "./corpus/another";
+
+/** What is wished of each line, in their order; undefined where something is asked. */
+function wishesOf(text: string): string[] | undefined {
+  const order = readOrder(`Otter Creek, by 8 May: ${text}`, anotherCatalogue);
+  return isWhole(order) ? order.lines.map(wishWords) : undefined;
+}
+
+describe("a wish is of those lines that it is said of", () => {
+  test.each<[string, string[]]>([
+    ["2 dz each Glass Midge 20 in red, olive and black, the red ones barbless", ["barbless", "", ""]],
+    ["2 dz each Glass Midge 20 in red, olive and black; barbless for the olive", ["", "barbless", ""]],
+    ["2 dz each Bailiff claret in 10 and 12, no hackle on the 12s", ["", "no hackle"]],
+    // Said behind the line that it is not of: it is not lost there.
+    ["Harbour Nymph olive 14, 2 dz weighted, 2 dz unweighted, the weighted ones barbless", ["barbless", ""]],
+    ["2 dz Boathouse Sedge tan 12; 2 dz Bailiff claret 12, both sparse", ["sparse", "sparse"]],
+    ["3 dz Dusk Sedge 14 (one dozen barbless)", ["", "barbless"]],
+  ])("%s", (text, wished) => expect(wishesOf(text)).toEqual(wished));
+
+  test.each(["both by 8 May", "all by 8 May", "both for 8 May"])("“%s” says of all only the day", (day) => {
+    const text = `Otter Creek: 2 dz Boathouse Sedge tan 12; 2 dz Bailiff claret 12, sparse, ${day}`;
+    const order = readOrder(text, anotherCatalogue);
+    expect([isWhole(order), order.due, order.lines.map(wishWords)]).toEqual([true, "2027-05-08", ["", "sparse"]]);
+  });
+
+  test("“2/0 every month” is a size, and how often is asked", () => {
+    const [line] = readOrder("Otter Creek, 10 May: 1 dz Pontoon Ghost black 2/0 every month", anotherCatalogue).lines;
+    expect([line?.size, line?.doubts.map((d) => d.code)]).toEqual(["2/0", ["NOT_UNDERSTOOD"]]);
+  });
+});
