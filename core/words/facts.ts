@@ -7,6 +7,7 @@ import { sizeNumber } from "../hooks";
 import type { MaterialForm } from "../materials";
 import type { SizeSpan } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
+import { remembered } from "./remembered";
 import { isStop } from "./lexicon/stops";
 import { lineOf, type Reading } from "./reading";
 import { verbAt } from "./verbs";
@@ -123,7 +124,7 @@ const hookWords =
 const aKind =
   /^(?:saltwater|stainless|stinger|popper|shank|eye|straight-eye|wets?|dry|dries|nymphs?|streamers?|jigs?|grubs?|scuds?|curved|pupae?|emergers?|caddis|double|single|treble|salmon|low-water|hook|hooks)$/;
 /** “8 long shank nymph”, “#4 streamer 4xl”, “14 wet”: a line of nothing but a hook and its size. */
-function isHookAlone(text: string): boolean {
+const isHookAlone = remembered((text): boolean => {
   const on = onIt.exec(text)?.[0];
   const all = text
     .replace(/\blow\s+water\b/, "low-water")
@@ -137,7 +138,7 @@ function isHookAlone(text: string): boolean {
     (on !== undefined || all.some((w) => aKind.test(w))) &&
     all.some((w) => /^#?\d{1,2}(?:\/0)?(?:-\d{1,2}(?:\/0)?)?s?$/.test(w))
   );
-}
+});
 
 /** What a sentence about the hook alone is made of beside its own words. */
 const saidOfHook =
@@ -174,6 +175,10 @@ const sizeThenKind =
 /** “A size 8, 3xl, weighted with …” */
 const sizeAndLength = /^\s*(?:an?\s+)?(?:#|sizes?\s+)\d{1,2}(?:\/0)?\s*,\s*[1-6]\s?x\s?(?:l|long)\b/;
 
+const isSizeAndKind = remembered((text) =>
+  [sizeAndKind, kindAndSize, sizeThenKind, sizeAndLength].some((told) => told.test(text)),
+);
+
 /** “Dry: 16 and 18.” */
 const kindAhead = /^(\s*(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double|single)):(?=\s)/;
 
@@ -198,10 +203,7 @@ function isHookTold(r: Reading, i: number): boolean {
   const own = text.slice(r.heads[i]?.begin ?? 0).replace(kindAhead, "$1 ");
   // “It's a size 10 wet.”
   if (
-    sizeAndKind.test(text) ||
-    kindAndSize.test(text) ||
-    sizeThenKind.test(text) ||
-    sizeAndLength.test(text) ||
+    isSizeAndKind(text) ||
     [text, firstOf(own, /,|\swith\s/), firstOf(own, /;|\.\s/), firstOf(own, goesOn)].some(isHookAlone) ||
     isHookSentence(r, text)
   )
@@ -240,18 +242,18 @@ const goesOnWith = /^[,;]?\s*(?:(?:and|then|so)\s+)*(?:(?:i|we|you)\s+(?:have\s+
 const verbBehind = (text: string, at: number): boolean =>
   verbAt(text, at + (goesOnWith.exec(text.slice(at))?.[0].length ?? 0)) !== undefined;
 
+const hooksTold = remembered((text) => [onHook, ...hookSentences].map((at) => at.exec(text)).filter((m) => m !== null));
 /** “Slide a bead onto a jig hook, size 12”: the hook is told by the way, and the rest is a step. */
 function readHookWithin(r: Reading, i: number): void {
   const text = r.plain[i] ?? "";
-  for (const at of [onHook, ...hookSentences]) {
-    const m = at.exec(text);
-    const said = m && readHook(m[0], r.context.hooks);
+  for (const m of hooksTold(text)) {
+    const said = readHook(m[0], r.context.hooks);
     // “House nymph. Hook is a 10 or 12”: what kind it is may stand in the name before it.
     const ahead =
-      m && said?.sizes && !said.model
+      said.sizes && !said.model
         ? readHook(lineOf(r, i).text.slice(0, m.index).toLowerCase(), r.context.hooks)
         : undefined;
-    if (m && said && (said.sizes ?? said.model))
+    if (said.sizes ?? said.model)
       return keepHook(r, i, m, ahead?.model ? { ...said, model: ahead.model, family: ahead.family } : said);
   }
 }

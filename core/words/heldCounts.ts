@@ -1,5 +1,6 @@
 import { readNumber, NUMBER_WORD } from "./text/number";
 import type { LineMark, Reading, RecipeLine } from "./reading";
+import { remembered } from "./remembered";
 import { askUnheld, isOwnWords, stepsNear } from "./unheld";
 
 /**
@@ -69,9 +70,12 @@ const ofDubbing = /^\s+of\s+(?:the\s+)?(?:[\w-]+\s+){0,3}(?:dubbing|fur|hare|mol
 /** A count that only numbers its line: “5 hackle: …”. */
 const counting = /^\s*(?:step\s+)?\d{1,2}[.):]?\s/i;
 
+const countsAt = remembered((text) =>
+  patterns.map(([kind, pattern]) => ({ kind, found: [...text.matchAll(pattern)] })),
+);
 function countsSaid({ text, marks }: RecipeLine): SaidCount[] {
-  return patterns.flatMap(([kind, pattern]) =>
-    [...text.matchAll(pattern)].flatMap((m) => {
+  return countsAt(text).flatMap(({ kind, found }) =>
+    found.flatMap((m) => {
       const [at, end] = [m.index, m.index + m[0].length];
       const n = readNumber((m[1] ?? "").toLowerCase());
       if (n === undefined || !Number.isInteger(n) || n < FEWEST) return [];
@@ -89,8 +93,9 @@ function countsSaid({ text, marks }: RecipeLine): SaidCount[] {
 }
 
 const number = new RegExp(`(?<![\\p{L}\\d])(?:\\d{1,2}|${NUMBER_WORD})(?![\\p{L}\\d])`, "giu");
-const numbersIn = (text: string): number[] =>
-  [...text.matchAll(number)].flatMap((m) => readNumber(m[0].toLowerCase()) ?? []);
+const numbersIn = remembered((text): readonly number[] =>
+  [...text.matchAll(number)].flatMap((m) => readNumber(m[0].toLowerCase()) ?? []),
+);
 
 /** The count itself, that of one side or of both, or what it comes to with another one of its line. */
 function isHeld(n: number, others: readonly number[], held: ReadonlySet<number>): boolean {

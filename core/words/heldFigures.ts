@@ -2,6 +2,7 @@ import { newMaterial, type Material, type MaterialForm } from "../materials";
 import { MM_PER_INCH } from "../units";
 import type { Bench } from "./bench";
 import type { LineMark, Reading, RecipeLine } from "./reading";
+import { remembered } from "./remembered";
 import { NUMBER_WORD, readNumber } from "./text/number";
 import { askUnheld, isOwnWords, stepsNear } from "./unheld";
 
@@ -63,13 +64,14 @@ const more = /^\s+(?:more|others)\b/i;
 
 const takesBack = /^\W*(?:no|nope|sorry|oops|erm?|wait|scratch\s+that|i\s+mean)\b/i;
 
+const figuresAt = remembered((text) => [...text.matchAll(figure)]);
 /** The figures of a line that were understood. */
 function figuresSaid({ text, marks }: RecipeLine): SaidFigure[] {
   const known = marks.filter((m) => m.kind === "known");
   // “Three fibres, no, make it four”: what is taken back nothing has to hold.
   const back = marks.filter((m) => m.kind !== "known" && takesBack.test(text.slice(m.at[0], m.at[1])));
   const lead = /^\s*\[?\d{1,2}(?::[0-5]\d)*\b/.exec(text)?.[0].length ?? 0;
-  return [...text.matchAll(figure)].flatMap((m) => {
+  return figuresAt(text).flatMap((m) => {
     const at = m.index;
     const end = at + (m[1] ?? m[2] ?? "").length;
     const n = readNumber((m[1] ?? m[2] ?? "").toLowerCase());

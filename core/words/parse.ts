@@ -35,6 +35,11 @@ export function skipBlanks(text: string, at: number): number {
 export const anyOf = (...sources: string[]): string => sources.join("|");
 
 /** Whether a word could go on at this place: the end of a word must not lie within another. */
+const isInWord = (text: string, at: number): boolean => {
+  const code = text.charCodeAt(at);
+  if (code < PLAIN) return (code >= 97 && code <= 122) || (code >= 48 && code <= 57) || (code >= 65 && code <= 90);
+  return inWord.test(text[at] ?? "");
+};
 const inWord = /[\p{L}\p{N}]/u;
 /** A pattern at a place, whole words only; gives the groups that it captured. */
 export const match = (source: string): Reader<(string | undefined)[]> => matching(source, (m) => m.slice(1));
@@ -51,7 +56,7 @@ function matching<T>(source: string, valueOf: (m: RegExpExecArray) => T): Reader
     pattern.lastIndex = at;
     const m = pattern.exec(text);
     if (!m || m[0] === "") return undefined;
-    if (at > 0 && inWord.test(text[at - 1] ?? "") && inWord.test(m[0][0] ?? "")) return undefined;
+    if (at > 0 && isInWord(text, at - 1) && isInWord(text, at)) return undefined;
     return { value: valueOf(m), end: at + m[0].length };
   };
   return beginning(firsts, (text, at) => (isStart(text, at) ? tried(text, at) : undefined), tried);
@@ -103,18 +108,29 @@ function byStart(source: string): (text: string, at: number) => RegExp | undefin
   const found = captures.test(source) ? [] : waysOf(source);
   if (found.length < MANY) return whole;
   const ways = found.map((way) => ({ way, firsts: firstsOf(way) }));
-  const known: (RegExp | false | undefined)[] = [];
-  const patternOf = (first: string | undefined, second: string | undefined): RegExp | false => {
+  const plain: (RegExp | false | undefined)[] = [];
+  const others = new Map<string, RegExp | false>();
+  const patternOf = (first: string, second: string): RegExp | false => {
     const those = ways.filter(({ firsts }) => canStart(firsts(), first, second));
     return those.length > 0 && wholeWords(anyOf(...those.map(({ way }) => way)));
   };
+  // A pattern of all ways takes a thousand times as long to compile as to try: signs that no way names are as one.
+  const charAt = (text: string, at: number): string => {
+    const own = text[at] ?? OTHER;
+    return plainAt(text, at) ?? (/\s/.test(own) ? A_BLANK : source.includes(own) ? own : OTHER);
+  };
   return (text, at) => {
     const [first, second] = [text.charCodeAt(at), text.charCodeAt(at + 1)];
-    if (!(first < PLAIN && second < PLAIN)) return whole();
-    const begins = (known[first * PLAIN + second] ??= patternOf(plainAt(text, at), plainAt(text, at + 1)));
-    return begins === false ? undefined : begins;
+    if (first < PLAIN && second < PLAIN)
+      return (plain[first * PLAIN + second] ??= patternOf(charAt(text, at), charAt(text, at + 1))) || undefined;
+    const pair = charAt(text, at) + charAt(text, at + 1);
+    const pattern = others.get(pair) ?? patternOf(charAt(text, at), charAt(text, at + 1));
+    others.set(pair, pattern);
+    return pattern || undefined;
   };
 }
+/** A character that stands in no pattern: what is at the end of a text, and every sign that the ways do not name. */
+const OTHER = "\u0001";
 
 /** The next character as the starts have it; undefined where it is none that is plain. */
 function plainAt(text: string, at: number): string | undefined {

@@ -10,6 +10,7 @@ import { isTinselBody } from "./tinselBody";
 import type { Told, ScanContext } from "./told";
 import { LoopLines } from "./loopLines";
 import { plain } from "./parse";
+import { remembered } from "./remembered";
 import { scan } from "./scan";
 import { indexOf, scanned } from "./scanned";
 import { withoutNumbers, asList, withoutContractions, numberLength, isListInOne } from "./telling/spoken";
@@ -38,6 +39,9 @@ import { type Pull, pullsOf } from "./pulls";
 import { isDoneMeanwhile, isOfThread, tiesInTaken, tiedInAs, onlyTaken } from "./taken";
 import type { RecipeStep, Component } from "../recipe";
 import { sayLine } from "./say/recipe";
+
+const smallOf = remembered((line) => wrapsAsTurns(inOneForm(plain(line))));
+const asTold = remembered((line) => asList(withoutContractions(line)));
 
 /** Most lines that are read: a recipe has at most 60 steps. */
 const MOST_LINES = 200;
@@ -80,11 +84,11 @@ class RecipeReader implements Reading {
     this.lines = lines;
     const index = indexOf(context.materials);
     this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
-    const small = lines.map((l, i) => (i < MOST_LINES ? wrapsAsTurns(inOneForm(plain(l.slice(0, LONGEST_LINE)))) : ""));
+    const small = lines.map((l, i) => (i < MOST_LINES ? smallOf(l.slice(0, LONGEST_LINE)) : ""));
     const ahead = small.map(headingOf);
     const told = small.map((l, i) => " ".repeat(ahead[i] ?? 0) + l.slice(ahead[i]));
     const own = withoutNumbers(told).map((l) => inOwnMeasures(l, context.numberWords));
-    this.plain = own.map(({ text }) => asList(withoutContractions(text)));
+    this.plain = own.map(({ text }) => asTold(text));
     this.heads = this.plain.map(headOf);
     this.out = lines.map((l, i) => ({
       text: l,

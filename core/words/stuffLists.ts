@@ -4,6 +4,7 @@ import { formSaid, descriptionAt, type Description } from "./description";
 import { headOf, isListHeading, numbering } from "./head";
 import { readHook } from "./hook";
 import { plain } from "./parse";
+import { remembered } from "./remembered";
 import { lineOf, type Reading } from "./reading";
 import { inOneForm } from "./text/oneForm";
 import { verbAt } from "./verbs";
@@ -81,9 +82,10 @@ function isTakenUp(r: Reading, { description }: Item, from: number): boolean {
 const inOneLine =
   /^\s*(?:(?:the\s+)?materials?(?:\s+list)?|ingredients|kit(?:\s+list)?|what\s+you(?:\s+will|'ll)?\s+need|you(?:\s+will|'ll)?\s+need|you\s+want|for\s+this(?:\s+(?:one|fly))?\s+(?:you|we)(?:\s+will|'ll)?\s+need)\s*(?::\s*|\s(?=an?\s|some\s|size\s|\d))/;
 
+const inForm = remembered((line) => inOneForm(plain(line)));
 /** “You need a size 14 nymph hook, brown thread, pheasant tail and copper wire”: all in one line. */
 function readOneLine(r: Reading, i: number): void {
-  const typed = inOneForm(plain(lineOf(r, i).text));
+  const typed = inForm(lineOf(r, i).text);
   const lead = inOneLine.exec(typed)?.[0];
   if (lead === undefined) return;
   const stretches = split(typed, lead.length);

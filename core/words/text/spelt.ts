@@ -1,4 +1,5 @@
 import { leftOut, type Rule } from "./leftOut";
+import { remembered } from "../remembered";
 import { otherWords } from "./otherWords";
 import type { Put } from "./stuffAsPart";
 
@@ -13,7 +14,7 @@ export interface Spelt {
 
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
 export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
-  const found = putsOf(rules, typed);
+  const found = putsOf(typed);
   const puts = [...more, ...found].sort((a, b) => a.at - b.at);
   if (puts.length === 0) return { text: typed, typedAt: (at) => at, typedOver: (at, end) => [at, end] };
   let text = "";
@@ -43,9 +44,9 @@ export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
   return { text, typedAt, typedOver };
 }
 
-const rules = [...leftOut, ...otherWords];
-function putsOf(all: readonly Rule[], typed: string): Put[] {
+const rules: readonly Rule[] = [...leftOut, ...otherWords];
+const putsOf = remembered((typed): readonly Put[] => {
   const small = typed.toLowerCase();
-  const mayFit = all.filter(({ has }) => has.some((word) => small.includes(word)));
+  const mayFit = rules.filter(({ has }) => has.some((word) => small.includes(word)));
   return mayFit.flatMap(({ written, as }) => [...typed.matchAll(written)].flatMap((m) => as(m, typed)));
-}
+});
