@@ -48,7 +48,7 @@ const opened: Reader<number> = oneOf<number>(
     () => 0,
   ),
 );
-const put = words("(?:spin|twist|trap|catch)(?:\\s+(?:up|in))?");
+const put = words("(?:spin|twist|trap|catch|put|lay|place|set)(?:\\s+(?:up|in))?");
 const within = /\bin(?:to)?\s+(?:an?|the)\s+(?:[\d.,]+\s*(?:mm|cm|in(?:ch)?)\s+)?(?:dubbing\s+)?loop\b/;
 /** “Spin marabou tips in a 5 cm loop”. */
 const spunIn: Reader<number> = (text, at) => {

@@ -36,7 +36,7 @@ import { tellClause } from "./telling/clause";
 import { mark } from "./marks";
 import { asStuffBefore, ofSameStuff } from "./telling/sameStuff";
 import { type Pull, pullsOf } from "./pulls";
-import { isDoneMeanwhile, isOfThread, tiesInTaken, tiedInAs, onlyTaken } from "./taken";
+import { isDoneMeanwhile, isOfThread, isToItsEnd, tiesInTaken, tiedInAs, onlyTaken } from "./taken";
 import type { RecipeStep, Component } from "../recipe";
 import { sayLine } from "./say/recipe";
 
@@ -273,7 +273,11 @@ class RecipeReader implements Reading {
     for (let n = i + 1; n < next; n++) this.addLength(n, own ?? []);
     this.taken.set(next, own ?? []);
     this.line(i).notes.push(`tied in by line ${next + 1}`);
-    for (const t of told) mark(this.line(i), t, this.context.numberWords);
+    for (const [n, t] of told.entries()) {
+      // Who ties it in reads it there.
+      if (isToItsEnd(t, n, this.plain[i] ?? "")) Object.assign(t, { kept: [{ at: t.at, end: t.end }], understood: [] });
+      mark(this.line(i), t, this.context.numberWords);
+    }
     return told.filter(isDoneMeanwhile).map((t) => ({ ...t, refers: undefined }));
   }
   /** Lines that only say how long that is which was taken. */

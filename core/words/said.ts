@@ -127,7 +127,7 @@ export type Said = Partial<
     /** Tied in by its middle: each strand gives two ends. */
     byMiddle?: boolean;
     /** As many turns as what was wound before it. */
-    sameTurns?: boolean;
+    sameTurns?: true | "rib";
     /** Of a hackle: for a hook so many sizes larger, or smaller where it is negative. */
     barbSteps?: number;
     /** Of dubbing: in so many turns, which say how far it goes where only the place is said at which it lies. */

@@ -73,7 +73,9 @@ function asOne([one, two, ...more]: readonly Told[], text: string): readonly Tol
 /** What a line only takes, cuts or chooses, and ties in nowhere yet: “select a soft feather”. */
 export function onlyTaken(all: readonly Told[], text: string): readonly Told[] | undefined {
   // “Strip a herl and soak it”: what is done to it meanwhile stands beside it.
-  const those = all.filter((t, n) => !isDoneMeanwhile(t, n) && (t.verb !== undefined || t.description));
+  const those = all.filter(
+    (t, n) => !isDoneMeanwhile(t, n) && !isToItsEnd(t, n, text) && (t.verb !== undefined || t.description),
+  );
   const pair = asOne(those, text);
   if (pair) return isOnlyTaken(pair[0] as Told, text) ? pair : undefined;
   const [only, more] = those;
@@ -92,6 +94,13 @@ function isOnlyTaken(only: Told, text: string): boolean {
 /** What is done to the stuff in hand before it is tied in. */
 export const isDoneMeanwhile = (t: Told, n: number): boolean =>
   n > 0 && t.verb === "act" && t.refers === "it" && t.description === undefined && t.role === undefined;
+/** “Trim one end to a V”, of what was just cut: it is tied in so. */
+export const isToItsEnd = (t: Told, n: number, text: string): boolean =>
+  n > 0 &&
+  t.verb === "act" &&
+  t.description === undefined &&
+  t.role === undefined &&
+  /\b(?:one|its|each|both|an)\s+(?:\w+\s+)?(?:ends?|edges?|corners?)\b/.test(text.slice(t.at, t.end));
 /** “Start the thread at the eye”, “bring it back to the bend”. */
 export const isOfThread = (t: Told): boolean => t.verb === "start" || t.verb === "move" || t.verb === "change";
 const tiesItIn = /\b(?:tie|bind|catch|lash|secure)\s+(?:it|them|that|those)\b/;

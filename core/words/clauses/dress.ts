@@ -159,7 +159,7 @@ const CROSSING =
   "(?:(?:in\\s+|with\\s+)?(?:an?\\s+)?figures?[- ](?:of[- ])?(?:eights?|8s?)(?:[- ]?ed)?|figure-eighted|figured|cross(?:ed|ing)|criss-?cross(?:ed|ing)?)\\s+";
 const roundEyes = words(`(?:${CROSSING}|(?:wrapped|wound|dubbed)\\s+)?a?round\\s+the\\s+eyes(?!\\s+of\\b)`);
 const roundWing = words(
-  `(?:${CROSSING})?a?round\\s+(?:the\\s+)?(?:(?:roots?|base)\\s+of\\s+the\\s+)?(?:wings?|(?:wing\\s+)?post)`,
+  `(?:on\\s+)?(?:both|either)\\s+sides?\\s+of\\s+the\\s+(?:wings?|(?:wing\\s+)?post)|in\\s+front\\s+and\\s+behind\\s+the\\s+(?:wings?|(?:wing\\s+)?post)|(?:${CROSSING})?a?round\\s+(?:the\\s+)?(?:(?:roots?|base)\\s+of\\s+the\\s+)?(?:wings?|(?:wing\\s+)?post)`,
 );
 /** From so many eye lengths in front of a part to as many behind it. */
 const onBothSidesOf =

@@ -59,6 +59,8 @@ const roleWords: Record<string, Role> = {
   shuck: "tail",
   "trailing shuck": "tail",
   "tail fibres": "tail",
+  paddles: "legs",
+  oars: "legs",
   butt: "butt",
   rib: "rib",
   ribs: "rib",

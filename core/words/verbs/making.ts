@@ -1,7 +1,7 @@
 import type { Telling, Waiting } from "../bench";
 import type { Kind, Said } from "../said";
 import type { Meant } from "./object";
-import { takeRest, takeShare, takeShareOfBody } from "./shares";
+import { takeRest, takeFrontOfTag, takeShare, takeShareOfBody } from "./shares";
 import type { Material, MaterialForm } from "../../materials";
 import { askOtherSizes, sizeNotes, withSizes } from "./onSizes";
 import type { Role } from "../../recipe";
@@ -131,6 +131,7 @@ function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [num
     said.there = { landmark: "bend" };
   takeShare(said, role, t);
   takeShareOfBody(said, role, t);
+  if (kind === "wind") takeFrontOfTag(said, object, t);
   inStrands(said, form);
   asManyTurns(said, component, bench);
   if (kind === "wind" && (role === "tag" || role === "butt" || said.isLong)) asLongAs(said, role);

@@ -5,6 +5,8 @@ import { alongShank } from "../settle";
 import { frontOf } from "./places";
 import type { Place } from "../../hooks";
 import type { Role } from "../../recipe";
+import type { MaterialForm } from "../../materials";
+import type { Meant } from "./object";
 import { isSame } from "../say/common";
 
 /** “rear third yellow floss, rest black floss”: what the body before it leaves of the shank, in front or behind. */
@@ -79,6 +81,23 @@ function meetFront(said: Said, from: Place, to: Place, bench: Bench): void {
   const rear = before?.to;
   if (!rear || !("fraction" in rear) || !("fraction" in from) || from.plus || !isSame(to, { landmark: "bend" })) return;
   if (isNear(rear.fraction, shareBehind(FRONT, from.fraction))) said.from = rear;
+}
+
+/** Strands of which a tag of two is wound one in front of the other. */
+const isOfTag = new Set<MaterialForm | undefined>(["tinsel", "wire", "floss", "flash", "yarn", "thread"]);
+/** “Tag: oval silver, 4 turns, and yellow floss”: the second lies in front of the first, as long as that. */
+export function takeFrontOfTag(said: Said, { role, form }: Meant, { bench }: Telling): void {
+  if (role !== "tag" || !isOfTag.has(form) || said.from || said.begin || said.end || said.there) return;
+  const before = bench.made.findLast(({ step }) => step.do === "wind" && step.name === "tag")?.step;
+  const front = before?.do === "wind" && before.to && frontOf(before.from, before.to);
+  if (!front || !("fraction" in front) || front.plus) return;
+  const [long] = said.size ?? [];
+  if (long && "mm" in long) {
+    Object.assign(said, { from: { ...front, plus: { mm: -long.mm } }, to: front });
+    said.rule ??= { touching: true };
+    delete said.size;
+  } else if (!long)
+    Object.assign(said, { from: { fraction: Number((2 * front.fraction - 1).toPrecision(12)) }, to: front });
 }
 
 /** Wound over a body, and nothing of it in front of that. */

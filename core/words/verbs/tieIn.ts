@@ -1,3 +1,6 @@
+import type { Told } from "../told";
+import type { Place } from "../../hooks";
+import { boundAlong } from "./boundAlong";
 import { withoutPlural } from "../../numeric";
 import { formSaid } from "../description";
 import type { Material, MaterialForm } from "../../materials";
@@ -113,9 +116,9 @@ function bindsItDown(t: Telling): boolean {
   const bound = bench.made.find((m) => m.step.id === waiting?.step);
   // “… and bind it all the way down to the bend”: there it waits from then on.
   if (waiting && to && bound?.step.do === "lay") {
-    const from = bound.step.tieIn?.at ?? bound.step.from;
-    bound.step = { ...bound.step, from, to, tieIn: { ...bound.step.tieIn, at: to } };
-    waiting.at = to;
+    const lies = boundAlong(bound.step.tieIn?.at ?? bound.step.from, to);
+    bound.step = { ...bound.step, ...lies, tieIn: { ...bound.step.tieIn, at: lies.to } };
+    waiting.at = lies.to;
     bench.hangs = to;
   }
   return waiting !== undefined;
@@ -141,8 +144,10 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   const { said, description, kind, role } = t.told;
   if (role !== undefined || !description || kind !== "lay") return meant(t);
   const form = formSaid(description);
-  // Slips that a list named as wing pads, and no line has tied in yet.
-  const code = form === "quill" && bench.declared.size > 0 ? bench.resolve(description).material?.code : undefined;
+  const isOnBothSides = said.round?.near !== undefined && said.round.far !== undefined;
+  // Slips or biots that a list named as wing pads, and no line has tied in yet.
+  const isOfPads = form === "quill" || (form === "feather fibre" && isOnBothSides);
+  const code = isOfPads && bench.declared.size > 0 ? bench.resolve(description).material?.code : undefined;
   const named = bench.components.find(
     (c) => bench.declared.get(c.id)?.used === false && c.material.some((m) => m.value === code),
   );
@@ -160,7 +165,7 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   }
   // “On each side a strip of biot”, which a later line folds forward: it hangs there till then.
   const isBand = form === "feather fibre" || form === "stretch body" || form === "tinsel" || form === "floss";
-  const hangsAtSides = said.round?.near !== undefined && said.round.far !== undefined && isBand;
+  const hangsAtSides = isOnBothSides && isBand;
   if (hangsAtSides && said.shown === undefined && isNamedIn(bench.pulledLater.stuff, description.text)) {
     said.hanging = true;
     delete said.attitude;
@@ -170,10 +175,15 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   }
   // “Two pairs of badger saddles, as long as the underwing”: what is paired and has a length is not wound.
   const isPair = said.amount && "feathers" in said.amount && said.amount.paired && said.shown !== undefined;
-  const isOnBothSides = said.round?.near !== undefined && said.round.far !== undefined;
   const isPaired = form === "hackle" && (isOnBothSides || isPair === true);
   // “a strip of rabbit, leaving 3 cm past the bend”: what is left behind is the tail.
   if (form === "yarn" && said.shown) return meant({ ...t, told: { ...t.told, role: "tail" } });
+  // “Tie in a rabbit strip, 12 cm long, at the bend”, which no line winds: it hangs off behind.
+  if (isStripLeft(t)) {
+    said.shown = { mm: said.pieceMm ?? 0 };
+    delete said.pieceMm;
+    return meant({ ...t, told: { ...t.told, role: "tail" } });
+  }
   // “8 saddles at the bend, four a side”: what is tied in behind the body is the tail.
   const tiedAt = said.tieIn?.at ?? said.there ?? bench.hangs;
   const last = bench.made.findLast((m) => m.step.do !== "act")?.step;
@@ -193,6 +203,21 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
   const isWidth = said.isSlips && said.shown !== undefined && "mm" in said.shown;
   if (isCase && (said.shown === undefined || isWidth)) return meant({ ...t, told: { ...t.told, role: "wing case" } });
   return meant(isWing ? { ...t, told: { ...t.told, role: "wing" } } : t);
+}
+
+const onHide = /\b(?:strip|zonker)s?\b/;
+const ofHide = /\b(?:strips?|zonkers?|hide|rabbit)\b/;
+/** Whether a strip on the hide is tied in behind, so long, and nothing winds it or pulls it over. */
+function isStripLeft({ told, bench }: Telling): boolean {
+  const { said, description } = told;
+  const at = said.tieIn?.at ?? said.there ?? bench.hangs;
+  const isBehind = at !== undefined && alongShank(at) > REAR && bench.ofRole("tail") === undefined;
+  if (!isBehind || said.pieceMm === undefined || !onHide.test(description?.text ?? "")) return false;
+  const takesIt = ({ kind, verb, description: d, refers }: Told): boolean =>
+    (kind === "wind" || verb === "take over") && (d ? ofHide.test(d.text) : refers === "it");
+  return (
+    !bench.pulledLater.own && !bench.pulledLater.stuff.some((w) => ofHide.test(w)) && !bench.toldLater().some(takesIt)
+  );
 }
 
 /** What is cut so long is pulled as far as it reaches; what goes over all of the fly is bound in behind it. */
@@ -356,19 +381,26 @@ function asLongAsOthers(said: Said, t: Telling): void {
 }
 
 /** “Caught in at the eye and bound down round the bend”: there it waits to be wound. */
-function boundWhereItWaits(said: Said, { told, text }: Telling): void {
-  const isDown = isBoundDown.test(text.slice(told.at, told.end));
-  const bound = isDown ? (said.end ?? said.to ?? (said.tieIn?.at && said.there)) : undefined;
-  const first = said.tieIn?.at ?? said.begin ?? said.there;
+function boundWhereItWaits(said: Said, { told, text, bench }: Telling): void {
+  const words = text.slice(told.at, told.end);
+  const goal = allTheWay.test(words) ? (said.end ?? (said.shown && placeOf(said.shown))) : undefined;
+  const isDown = isBoundDown.test(words);
+  const bound = goal ?? (isDown ? (said.end ?? said.to ?? (said.tieIn?.at && said.there)) : undefined);
+  const start: Place | undefined = goal && (bench.hangs ?? { landmark: "bend" });
+  const first = said.tieIn?.at ?? said.begin ?? said.there ?? start;
   if (!bound || !first) return;
-  Object.assign(said, {
-    from: first,
-    to: bound,
-    tieIn: { ...said.tieIn, at: bound },
+  const lies = boundAlong(first, bound);
+  Object.assign(said, lies, {
+    tieIn: { ...said.tieIn, at: lies.to },
     end: undefined,
     there: undefined,
+    laid: undefined,
+    ...(goal && { shown: undefined }),
   });
 }
+/** “Bind it in all the way to the bead and back”: along the shank, from where the thread hangs. */
+const allTheWay =
+  /\b(?:all\s+the\s+way|along\s+the\s+(?:whole\s+)?(?:shank|hook))\s+(?:up\s+|forward\s+)?(?:to|as\s+far\s+as)\s+the\s+(?:hook\s+)?(?:eye|bead|cone|head|front)\b/;
 
 /** The amount in what the stuff comes in: slips for a cover, strands of rubber. */
 function inItsPieces(own: Said, { role, form, component }: Meant, name: string): void {

@@ -7,6 +7,7 @@ import { barbed, type Meant } from "./object";
 import { isOfStem } from "../finish";
 import { looseLeft } from "../told";
 import { HERE } from "../text/place";
+import { alongShank } from "../settle";
 import { isSame } from "../say/common";
 import { sayLength } from "../say/length";
 
@@ -15,10 +16,21 @@ export function asManyTurns(said: Said, component: Component | undefined, bench:
   const isSameNumber = said.sameTurns;
   delete said.sameTurns;
   if (!isSameNumber || said.rule) return;
+  if (isSameNumber === "rib") return asTheRib(said, bench);
   const last = bench.made.findLast(
     ({ step }) => step.do === "wind" && step.component !== component?.id && step.rule.turns !== undefined,
   )?.step;
   if (last?.do === "wind" && last.rule.turns !== undefined) said.rule = { turns: last.rule.turns };
+}
+
+/** “One turn to each turn of the rib”: as many as that has on what is covered. */
+function asTheRib(said: Said, bench: Bench): void {
+  const rib = bench.made.findLast(({ step }) => step.do === "wind" && bench.component(step.component)?.role === "rib");
+  if (rib?.step.do !== "wind" || rib.step.rule.turns === undefined) return;
+  const { from, to = from, rule } = rib.step;
+  const long = (a: Place, b: Place): number => Math.abs(alongShank(a) - alongShank(b));
+  const share = said.from && said.to ? Math.min(1, long(said.from, said.to) / long(from, to)) : 1;
+  said.rule = { turns: Math.max(1, Math.round((rule.turns ?? 0) * share)) };
 }
 
 /** “Butt: green floss, 3 mm”, “hot spot behind the bead, 1.5 mm”: of a tag or a butt that is how long it is. */

@@ -25,6 +25,17 @@ export const endOfShare: Clause = clause(
   },
 );
 
+const notOnTo = words("(?!(?:(?:back|down|rearwards?|forwards?|up|on|right)\\s+)+to\\s)[^\\s]+");
+/** “From the front third down to the tail”: it begins where that share meets the others, whichever way it goes. */
+export const beginOfShare: Clause = clause(
+  "from the front third down to the tail",
+  map(unless(seq(begins, shareOfShank), notOnTo), ([, z]) => z),
+  (s, { from, to }) => {
+    if (s.begin !== undefined || s.from !== undefined) return false;
+    s.begin = "landmark" in from && from.landmark === "eye" ? to : from;
+  },
+);
+
 /** “wound forward to two thirds of the shank”: so much of it is covered, counted from the bend. */
 export const endForward: Clause = clause(
   "forward to two thirds of the shank",

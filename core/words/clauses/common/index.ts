@@ -3,7 +3,7 @@ import { words, anyOf, seq, match } from "../../parse";
 import { the, zone } from "./zone";
 import { tiedIn, securing, wraps, held } from "./held";
 import { onFirstSizes, onSizes } from "./sizes";
-import { endOfShare, begin, endAhead } from "./ends";
+import { beginOfShare, endOfShare, begin, endAhead } from "./ends";
 import { at } from "./at";
 
 export { atSaid } from "./at";
@@ -12,6 +12,7 @@ export {
   end,
   endAhead,
   endForward,
+  beginOfShare,
   endOfShare,
   endOfWay,
   leavingAtEnds,
@@ -71,6 +72,7 @@ export const everywhere: Clause[] = [
   held,
   optional,
   freeOrder,
+  beginOfShare,
   endOfShare,
 ];
 

@@ -218,6 +218,12 @@ export const bySize: Clause[] = [
       words("wide(?:\\s+(?:strip|slips?))?|in\\s+width"),
     ),
     (s, [, slipWidth]) => {
+      // “A rabbit strip, 6 mm wide and 12 cm long”: one strand of that width.
+      const isStrip = s.amount && "strands" in s.amount && s.amount.strands === 1 && !s.amount.folded;
+      if (isStrip && s.stripMm === undefined && "mm" in slipWidth) {
+        s.stripMm = slipWidth.mm;
+        return;
+      }
       if (s.amount && !("slipWidth" in s.amount) && !arePairs(s.amount)) return false;
       s.amount = inSlips(s.amount, slipWidth);
     },

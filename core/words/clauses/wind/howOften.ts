@@ -24,6 +24,13 @@ export const howOften: Clause[] = [
     ),
     put({ sameTurns: true }),
   ),
+  clause(
+    "one turn to each turn of the rib",
+    words(
+      "(?:(?:one|a)\\s+turn|once|turn\\s+for\\s+turn)\\s+(?:(?:to|for|with|behind|beside|against|alongside|in\\s+front\\s+of)\\s+)?(?:a|an|each|every|per|the)(?:\\s+(?:turn|wrap)(?:\\s+of)?)?(?:\\s+(?:the|of))?\\s+(?:rib(?:bing)?(?:\\s+turn)?|tinsel|oval)",
+    ),
+    put({ palmered: true, sameTurns: "rib" }),
+  ),
   clause("6 touching turns", seq(count, words(`${TOUCHING}\\s+(?:turns?|wraps?)`)), (s, [c]) => setTurns(s, c, true)),
   clause("at most 4 turns", seq(count, TURNS), (s, [c]) => {
     if (!c.atMost) return false;
@@ -143,7 +150,7 @@ export const howOften: Clause[] = [
     "slightly overlapping",
     words(
       anyOf(
-        "(?:with\\s+)?(?:an?\\s+)?(?:slight(?:ly)?|small|little|touch\\s+of)\\s+overlap(?:ping|ped)?",
+        "(?:with\\s+)?(?:an?\\s+)?(?:slight(?:ly)?|small|little|touch\\s+of)\\s+overlap(?:(?:ping|ped)(?:\\s+(?:turns|wraps))?)?",
         "slightly\\s+overlapp?(?:ing|ed)(?:\\s+(?:turns|wraps))?",
         "(?:in\\s+)?overlapp(?:ing|ed)\\s+(?:turns|wraps)",
         "overlapp?(?:ing|ed)\\s+(?:slightly|a\\s+little|a\\s+touch|just\\s+a\\s+little)",

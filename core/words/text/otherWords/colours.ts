@@ -64,6 +64,17 @@ function inLayers(m: RegExpExecArray): Put[] {
 
 /** Several colours of one stuff, told in one breath. */
 export const colours: readonly Rule[] = [
+  // “Back: top half coloured with an olive marker”
+  {
+    has: ["marker", "pen", "felt"],
+    written:
+      /^(\W*)(back|belly|sides|top)\s*[:=–-]\s*((?:the\s+)?(?:top|upper|lower|rear|front)\s+(?:half|third|part)\s+)?(?:is\s+)?colou?r(?:ed)?\s+((?:\p{L}+\s+)?)with\s+(?=[^.;,]*(?:marker|pen|felt\s+tip)(?!\p{L}))/giu,
+    as: (m) =>
+      inPlace(
+        m,
+        `${m[1] ?? ""}colour the ${m[3] ? `${m[3].replace(/^the\s+/i, "")}of the ` : ""}${m[2] ?? ""} ${m[4] ?? ""}with `,
+      ),
+  },
   // “Bucktail in three layers, white below, red middle, black top, 15 hairs each”
   {
     has: ["layers"],

@@ -20,6 +20,26 @@ export const windings: readonly Rule[] = [
       /(?<=\b(?:turns|wraps|fur|dubbing|ball)\b[^.;]*?),?\s+(?:to\s+(?:make|form)|for)\s+(an?|the)\s+(?=(?:small\s+|neat\s+|little\s+)?egg\s+sac(?!\p{L}))/giu,
     as: (m) => inPlace(m, ` as ${m[1] ?? ""} `),
   },
+  // “Build a taper with thread”: what is wound to that shape is an underbody.
+  {
+    has: ["taper ", "carrot", "cigar"],
+    written:
+      /(?<=^\W*)(?:build|form|make|wind|lay)(?:\s+up)?\s+an?\s+((?:[a-z]+\s+)?)(?:taper|(?:carrot|cigar)(?:\s+shape)?)\s+(?:with|of|from|using|out\s+of)\s+(?:the\s+)?(?:tying\s+)?(thread|silk)(?!\p{L})/giu,
+    as: (m) => inPlace(m, `form a ${m[1] ?? ""}tapered underbody of ${m[2] ?? ""}`),
+  },
+  // “Make a dubbing brush of fur and flash, 8 cm long, and wind it to the eye”
+  {
+    has: ["brush of"],
+    written:
+      /(?<!\p{L})(?:make|form|spin|prepare)\s+(?:up\s+)?an?\s+(?:dubbing\s+|fur\s+)?brush\s+of\s+(\p{L}[^.;,\d]*?)(?:,?\s+(\d[\d.,]*\s*(?:mm|cm|"|in(?:ch(?:es)?)?))(?:\s+long)?)?(?:,\s*|\s+)(?:and\s+|then\s+)?(?=(?:wind|wrap|palmer)\s+(?:it|this)\b)/giu,
+    as: (m) => inPlace(m, `tie in ${m[2] === undefined ? "a" : `${m[2]} of`} ${m[1] ?? ""} dubbing brush and `),
+  },
+  // “Take the silk to the barb and return it to half way”
+  {
+    has: ["return it"],
+    written: /(?<=\b(?:thread|silk)\b[^.;]*\s)return\s+it(?=\s+(?:to|in)\s)/giu,
+    as: (m) => inPlace(m, "come back"),
+  },
   // “White thread to start, 140 denier”
   {
     has: ["to start"],

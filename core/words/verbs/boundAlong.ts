@@ -1,0 +1,16 @@
+import type { Place } from "../../hooks";
+import { alongShank } from "../settle";
+
+/** So far in front of where it was tied in, in shanks, a strand is bound forward. */
+const FORWARD = 0.3;
+
+/**
+ * Where a strand lies that is bound down along the shank, and at which end it waits: always at the rear. Tied in at the
+ * head it is bound back to there; tied in at the bend it is only its stub that is bound down on the way forward.
+ *
+ * @param first where it was tied in
+ * @param goal how far it is bound from there
+ * @returns `to` is where it waits
+ */
+export const boundAlong = (first: Place, goal: Place): { from: Place; to: Place } =>
+  alongShank(first) - alongShank(goal) > FORWARD ? { from: goal, to: first } : { from: first, to: goal };
