@@ -104,6 +104,7 @@ describe("flies as tiers tell them", () => {
         "1330-breakwater-baitfish: PIECE_TOO_SHORT",
         "1333-toll-bridge-silver: LENGTH_RULE_UNRESOLVED",
         "1336-harbour-master-muddler: PLACE_NOT_THERE",
+        "1339-deckhand-leech-simple: MATERIAL_UNKNOWN",
         "134-barge-leech: MATERIAL_UNKNOWN",
         "138-chapel-pike: HOOK_SIZE_TOO_FAR",
         "147-dock-crab: PIECE_TOO_SHORT",

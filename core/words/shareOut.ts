@@ -25,6 +25,10 @@ export function shareLength(text: string, all: readonly Told[]): void {
       (/\bboth\b/.test(text.slice(next.at, next.end)) ||
         /\b(?:under|over|below|with)\s*(?:an?\s+|\w+\s+)?$/.test(text.slice(t.at, next.description?.at ?? next.at)));
     if (isPair) t.said.shown ??= next.said.shown;
+    // “Tail: marabou, one and a half shanks, with 4 flash fibres”: they lie along it.
+    const isInTail = next?.role === "tail" && t.role === "tail" && t.kind === "lay" && next.kind === "lay";
+    if (isInTail && formTold(next) === "flash" && /\bwith\b/.test(text.slice(t.at, next.description?.at ?? next.at)))
+      next.said.shown ??= t.said.shown;
     // “20 strands pearl and 10 of silver, a bit longer than the hair”
     const areFlash = next !== undefined && t.role === "flash" && next.role === "flash" && next.isInherited === true;
     const { shown, like, likeTimes } = next?.said ?? {};

@@ -188,6 +188,13 @@ function withFeathers({ kind, said: spoken, description }: Told): Told["said"] {
   if (kind === "lay" && /biots?$/.test(noun) && said.isSlips && said.count !== undefined && !said.amount)
     return { ...said, amount: { fibres: said.count }, count: undefined, isSlips: undefined };
   // “a goose biot each side”: of what is named as one, one.
+  // “One mallard flank each side”, “two teal flanks”: feathers, of which one is called so.
+  const { amount } = said;
+  const few = amount && "fibres" in amount && typeof amount.fibres === "number" ? amount.fibres : 0;
+  const areFlanks =
+    (few === 1 && said.perSide && /(?:flank|covert|breast)$/.test(noun)) ||
+    (few > 0 && /(?:flanks|coverts)$/.test(noun));
+  if (kind === "lay" && areFlanks) return { ...said, amount: { feathers: few } };
   const one =
     said.perSide && !said.amount && said.count === undefined ? oneOf.find(([of]) => of.test(noun)) : undefined;
   if (kind === "lay" && one) return { ...said, amount: one[1] };
@@ -205,7 +212,7 @@ function withFeathers({ kind, said: spoken, description }: Told): Told["said"] {
 const oneOf: readonly [RegExp, NonNullable<Told["said"]["amount"]>][] = [
   [/\b(?:biot|fib(?:re|er)|barb|hair)$/, { fibres: 1 }],
   [/\b(?:strand|herl)$/, { strands: 1, folded: false }],
-  [/\b(?:feather|plume|nail)$/, { feathers: 1 }],
+  [/\b(?:feather|plume|nail|flank|covert|breast)$/, { feathers: 1 }],
 ];
 
 /** “Throat: 6 fibres at the throat”: its own place is none. */

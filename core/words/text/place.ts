@@ -393,7 +393,14 @@ const shareFromEnd: Reader<Place> = map(
     oneOf(percent, number),
     opt(words("of\\s+the\\s+(?:way|shank|hook)")),
     oneOf(
-      map(seq(words("behind|back\\s+from"), the, words("(?:hook\\s+)?eye")), () => false),
+      map(
+        seq(
+          words("behind|back\\s+from|from(?=\\s+the\\s+(?:hook\\s+)?eye\\s*(?:[,.;]|$))"),
+          the,
+          words("(?:hook\\s+)?eye"),
+        ),
+        () => false,
+      ),
       map(
         seq(words("in\\s+front\\s+of|ahead\\s+of|forward\\s+of|up\\s+from"), the, words("(?:hook\\s+)?bend")),
         () => true,

@@ -1,15 +1,13 @@
 import type { Bench, Telling } from "../bench";
 import type { MaterialForm } from "../../materials";
-import type { RecipeStep, Role } from "../../recipe";
+import type { Role } from "../../recipe";
 import type { Said } from "../said";
-import { isSame } from "../say/common";
 import { frontOf } from "./places";
 import { make, partName, withDeclared } from "./making";
 import { objectOf, type Meant } from "./object";
+import { askWhereTheyMeet } from "./whereTheyMeet";
 import { alongShank } from "../settle";
 import { verb } from "./verb";
-
-type DressStep = Extract<RecipeStep, { do: "dress" }>;
 
 /** Dubbing goes on: twisted, in a loop or touched, by its noodle or by the finished shape. */
 export function tellDub(t: Telling): void {
@@ -58,20 +56,6 @@ const noFur = new Set<MaterialForm | undefined>([
   "rubber",
   "stretch body",
 ]);
-
-/** “Body: three turns of orange fur, the rest black”: two furs, and not where the one ends and the other begins. */
-function askWhereTheyMeet({ bench, line, told }: Telling, step: DressStep): void {
-  if (bench.component(step.component)?.role !== "body") return;
-  const before = bench.made.findLast((m) => m.line === line.number && m.step.id !== step.id)?.step;
-  if (before?.do !== "dress" || before.component === step.component) return;
-  if (!isSame(before.from, step.from) || !isSame(before.to, step.to)) return;
-  line.asks.push({
-    at: [told.at, told.end],
-    sentence:
-      "Where does the one end and the other begin? Say it as a share: “rear third orange seal, rest black seal”.",
-    answers: [],
-  });
-}
 
 /** “Dub a ball at the bend”, of a fly whose body is of biot: of the one fur that the recipe has. */
 function ofTheOnlyFur({ told, bench, line }: Telling): Meant | undefined {

@@ -174,7 +174,8 @@ function withPart(t: Telling, meant: (t: Telling) => Meant): Meant {
     return meant({ ...t, told: { ...t.told, role: "cheeks", part: t.told.part ?? "cheeks" } });
   }
   // “Two pairs of badger saddles, as long as the underwing”: what is paired and has a length is not wound.
-  const isPair = said.amount && "feathers" in said.amount && said.amount.paired && said.shown !== undefined;
+  const hasLength = said.shown !== undefined || said.sameLength !== undefined;
+  const isPair = said.amount && "feathers" in said.amount && said.amount.paired && hasLength;
   const isPaired = form === "hackle" && (isOnBothSides || isPair === true);
   // “a strip of rabbit, leaving 3 cm past the bend”: what is left behind is the tail.
   if (form === "yarn" && said.shown) return meant({ ...t, told: { ...t.told, role: "tail" } });

@@ -19,6 +19,7 @@ import { lockedWithThread, windsOverWeight } from "./overWeight";
 import { objectOf, type Meant } from "./object";
 import { tieIn, waitsToBeWound } from "./tieIn";
 import { startsThread, tellThread } from "./thread";
+import { askWhereTheyMeet } from "./whereTheyMeet";
 import { alongShank } from "../settle";
 import { verb } from "./verb";
 import { boundBehind, boundInFor, isAhead, laidToBeWound } from "./woundAs";
@@ -473,6 +474,7 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
     Object.assign(said, { begin: { landmark: "bend" } satisfies Place, end: front });
   const step = make(t, "wind", said, object, { name: partName(t, object, "winding") });
   if (step?.do !== "wind") return;
+  askWhereTheyMeet(t, step);
   if (t.told.verb === undefined && !t.line.isListed) t.bench.onlyNamed.add(step.id);
   t.bench.hangs = object.role === "weight" ? t.bench.hangs : frontOf(step.from, step.to);
   if (object.role === "weight") lockedWithThread(t);

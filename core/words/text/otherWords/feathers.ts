@@ -5,6 +5,24 @@ const FIBRES = "fib(?:re|er)s|barbs|hairs|herls?|strands";
 
 /** Feathers and fibres as tiers count and name them. */
 export const feathers: readonly Rule[] = [
+  // “Two strands of flash, trimmed level with the marabou”: as long as that.
+  {
+    has: ["level with"],
+    written:
+      /(?<=,\s*|\s)(?:trimmed|cut|clipped)\s+(?:off\s+)?level\s+with\s+(?=the\s+(?:tail|wing|marabou|hair|bucktail|underwing|fur)(?:\s+tips?)?\s*(?:[.;,]|$))/giu,
+    as: (m) => inPlace(m, "the same length as "),
+  },
+  // “Cheeks: one mallard flank each side covering the front third”: so much of the wing.
+  {
+    has: ["covering"],
+    written:
+      /(?<=^\W*(?:cheeks?|shoulders?|sides)\b[^.;]*?\s)covering\s+(?:the\s+front\s+|an?\s+|the\s+first\s+)?(third|half|quarter|two\s+thirds)(?:\s+of\s+the\s+(wing|body))?(?=\s*(?:[.;,]|$))/giu,
+    as: (m) =>
+      inPlace(
+        m,
+        `, ${/two/iu.test(m[1] ?? "") || /half/iu.test(m[1] ?? "") ? "" : "a "}${m[1] ?? ""} of the ${m[2] ?? "wing"}`,
+      ),
+  },
   // “Throat: red hackle fibres, as many as for the tail”
   {
     has: ["as many as"],

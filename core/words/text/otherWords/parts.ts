@@ -1,20 +1,7 @@
 import { isColour } from "../../../materials";
 import { inPlace, type Rule } from "../leftOut";
 import { isHue } from "./hue";
-import type { Put } from "../stuffAsPart";
 import { A_COUNT, NUMBER_WORD, readNumber } from "../number";
-
-function inEqualParts(m: RegExpExecArray): Put[] {
-  const [, , first = "", second, last = "", stuff = ""] = m;
-  const colours = [first, ...(second === undefined ? [] : [second]), last];
-  const [half, third] = [
-    ["rear half", "front half"],
-    ["rear third", "middle third", "front third"],
-  ];
-  const shares = m[1]?.toLowerCase() === "two" ? half : third;
-  if (colours.length !== shares.length || !colours.every((c) => isColour(c.toLowerCase()))) return [];
-  return inPlace(m, colours.map((c, i) => `${shares[i] ?? ""} ${c} ${stuff}`).join(", "));
-}
 
 /** Parts, their places and their lengths. */
 export const parts: readonly Rule[] = [
@@ -91,20 +78,6 @@ export const parts: readonly Rule[] = [
     written:
       /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*)(\p{L}[\p{L}\s'’-]{2,30}?)\s+for\s+(?:the\s+first\s+|the\s+rear\s+)?(?:(?:an?|one)\s+)?(two\s+thirds|three\s+quarters|half|third|quarter)(?:\s+(?:of\s+)?(?:it|the\s+(?:shank|body|way)))?,?\s+(?=then\s)/giu,
     as: (m) => inPlace(m, `rear ${m[2] ?? ""} ${m[1] ?? ""}, `),
-  },
-  // “Two equal sections, yellow floss behind and black floss in front”
-  {
-    has: ["behind and", "behind,", "at the back and", "at the rear and"],
-    written:
-      /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*)(?:(?:in\s+)?two\s+(?:equal\s+)?(?:halves|sections|parts)[,:;]?\s+)?(\p{L}[\p{L}\s'’-]{2,30}?)\s+(?:behind|at\s+the\s+(?:back|rear))(?:,|\s+and|,\s+and)\s+(\p{L}[\p{L}\s'’-]{2,30}?)\s+(?:in|at\s+the)\s+front(?=\s*(?:[.;,]|$))/giu,
-    as: (m) => inPlace(m, `rear half ${m[1] ?? ""}, front half ${m[2] ?? ""}`),
-  },
-  // “In three equal parts: yellow, orange and black seal's fur”
-  {
-    has: ["equal"],
-    written:
-      /(?<=^\W*(?:body|abdomen)\s*[:=,–-]\s*)(?:in\s+)?(two|three)\s+(?:equal\s+)(?:parts|sections|bands|thirds|halves)[,:;]?\s+(\p{L}+)(?:,\s+(\p{L}+))?,?\s+and\s+(\p{L}+)\s+(\p{L}[\p{L}\s'’-]{1,25}?)(?=\s*(?:[.;,]|$))/giu,
-    as: inEqualParts,
   },
   // “Rear third orange, rest claret seal's fur”: of one stuff.
   {

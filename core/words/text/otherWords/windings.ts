@@ -5,6 +5,8 @@ import { A_COUNT, NUMBER_WORD, readNumber } from "../number";
 
 const byLetter = [..."0123456789"].flatMap((figure) => [`${figure}t`, `${figure} t`]);
 
+const inParts = (n = ""): string => `${n} ${n === "1" || n === "one" ? "part" : "parts"}`;
+
 /** What is wound, tied in and broken off: ribs, weights, thread and its knots. */
 export const windings: readonly Rule[] = [
   // “Black thread built up in 20 turns”
@@ -39,6 +41,50 @@ export const windings: readonly Rule[] = [
     has: ["return it"],
     written: /(?<=\b(?:thread|silk)\b[^.;]*\s)return\s+it(?=\s+(?:to|in)\s)/giu,
     as: (m) => inPlace(m, "come back"),
+  },
+  // “Black chenille with blue tinsel rib, 6 turns”, “thread with a strand of pearl tinsel ribbed 4 turns”
+  {
+    has: [" rib", "ribbed", "ribbing"],
+    written: new RegExp(
+      `(?<=^\\W*(?:body|abdomen)\\b[^.;]*?\\p{L})(?:,?\\s+with|;)\\s+(?:an?\\s+)?(?:(?:strand|length|piece)\\s+of\\s+)?((?:\\p{L}[\\p{L}-]*\\s+){1,5}?)(?:rib(?:bed|bing)?)\\s*(?:(?:[-–:,]|of)\\s*((?:\\p{L}+\\s+)?(?:oval|flat|wire|tinsel|thread|floss)))?\\s*,?\\s*(?:(?:in|with)\\s+)?(?=${A_COUNT}\\s+(?:turns|wraps))`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, `; rib: ${m[1] ?? ""}${m[2] ? `${m[2]} ` : ""}, `),
+  },
+  // “Three fibres of turkey, wound as herl”: how it is wound, and no herl.
+  {
+    has: ["as herl", "like herl", "a herl", "as yarn", "as chenille", "like chenille", "like yarn"],
+    written:
+      /(?<=\b(?:wound|wrapped|wind|wrap)\s)(?:on\s+)?(?:as|like)\s+(?:an?\s+)?(?:herl|yarn|chenille)(?!\p{L})/giu,
+    as: (m) => inPlace(m, "on"),
+  },
+  // “Thread dubbed with mole”: of what is dubbed on it.
+  {
+    has: ["dubbed with"],
+    written:
+      /(?<=^\W*(?:body|abdomen|thorax)\s*[:=,–-]\s*)(?:the\s+)?(?:(?:tying|working|bare)\s+)?(?:thread|silk)\s+dubbed\s+with\s+(?=\p{L}|\d)/giu,
+    as: (m) => inPlace(m, ""),
+  },
+  // “Coarse dubbing of brown seal”
+  {
+    has: ["dubbing of"],
+    written:
+      /(?<=^\W*(?:body|abdomen|thorax|collar|head)\s*[:=,–-]\s*)(?:an?\s+)?((?:coarse|rough|fine|soft|loose|tight|sparse|thick)\s+)?dubbing\s+of\s+(\p{L}[\p{L}\s'’-]*?)(?=\s*(?:[.;,]|$))/giu,
+    as: (m) => inPlace(m, `${m[1] ?? ""}${m[2] ?? ""} dubbing`),
+  },
+  // “Hare's mask 2 parts, rabbit 1 part”
+  {
+    has: ["part,", "parts,"],
+    written:
+      /(?<=^\W*(?:body|abdomen|thorax|dubbing)\s*[:=,–-]\s*)(\p{L}[\p{L}\s'’-]*?)\s+(\d{1,2}|one|two|three|four)\s+parts?,\s+(?:and\s+)?(\p{L}[\p{L}\s'’-]*?)\s+(\d{1,2}|one|two|three|four)\s+parts?(?!\p{L})/giu,
+    as: (m) => inPlace(m, `${inParts(m[2])} ${m[1] ?? ""} and ${inParts(m[4])} ${m[3] ?? ""}`),
+  },
+  // “Twist the butts of the tail with the thread and wrap the rope to mid-shank”
+  {
+    has: ["the rope"],
+    written:
+      /(?<!\p{L})twist\s+(the\s+(?:tail\s+)?(?:butts|butt\s+ends|remaining\s+fibres|fibres)(?:\s+of\s+the\s+tail)?)\s+(?:with|and|round|around)\s+the\s+(thread|silk)(?:\s+together)?(?:\s+and|,(?:\s+then)?)\s+(?:wrap|wind)\s+the\s+rope(?!\p{L})/giu,
+    as: (m) => inPlace(m, `twist ${m[1] ?? ""} and the ${m[2] ?? ""} together and wind them`),
   },
   // “White thread to start, 140 denier”
   {
