@@ -66,6 +66,7 @@ const files: [string, Catalogue][] = [
   ["hawser.txt", anotherCatalogue],
   ["painter.txt", anotherCatalogue],
   ["windlass.txt", anotherCatalogue],
+  ["gridiron.txt", anotherCatalogue],
 ];
 
 function outcome(text: string, catalogue: Catalogue): string[] {

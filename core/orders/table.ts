@@ -1,7 +1,7 @@
 import { readDay } from "./dates";
 import { findName, isSure, plainColour } from "./names";
 import { numberOf } from "./numbers";
-import { quantitiesIn, type Quantity } from "./quantity";
+import { bareQuantity, quantitiesIn, type Quantity } from "./quantity";
 import { comesIn, sizeOf } from "./sizes";
 import { piecesOf, type Span } from "./spans";
 import type { Aside, Catalogue, Doubt } from "./types";
@@ -61,7 +61,8 @@ const cellsOf = (line: Span, by: string): (Span | undefined)[] => {
 };
 
 /** The lines of a text, with those that are rows of a sheet gathered to tables. */
-export function tablesIn(lines: Span[], catalogue: Catalogue): (Span | Table)[] {
+export function tablesIn(typed: Span[], catalogue: Catalogue): (Span | Table)[] {
+  const lines = withTabs(typed);
   const parts: (Span | Table)[] = [];
   for (let i = 0; i < lines.length;) {
     const line = lines[i];
@@ -99,6 +100,29 @@ export function tablesIn(lines: Span[], catalogue: Catalogue): (Span | Table)[] 
     i = end;
   }
   return parts;
+}
+
+const gap = / {2}(?= *\S)(?<=\S {2})/gu;
+/** A line as long as it was, with a tab where its columns are set apart by blanks. */
+const tabbed = (line: Span): Span => ({ ...line, text: line.text.replace(gap, "\t ") });
+/** “qty  fly  size”, and beneath it lines with as many columns: a sheet that is set out with blanks. */
+function withTabs(lines: Span[]): Span[] {
+  const out = [...lines];
+  for (let i = 0; i < lines.length; i++) {
+    const head = tabbed(lines[i] as Span);
+    if (!isHeadBy(head, "\t")) continue;
+    const columns = cellsOf(head, "\t").length;
+    let end = i + 1;
+    const isOfSheet = (line: Span | undefined): boolean => {
+      const cells = line && cellsOf(tabbed(line), "\t");
+      return cells !== undefined && (cells.length === columns || (cells.length > 1 && isOfSums(cells)));
+    };
+    while (isOfSheet(lines[end])) end++;
+    if (end === i + 1) continue;
+    for (let n = i; n < end; n++) out[n] = tabbed(lines[n] as Span);
+    i = end - 1;
+  }
+  return out;
 }
 
 /** A head of at least three columns, of which two are known: without one, semicolons part statements. */
@@ -205,10 +229,12 @@ function readTable(lines: Span[], by: string, catalogue: Catalogue): Table {
       : undefined;
   const unit = unitOf(
     said ?? roles[column],
-    body.flatMap((r) => r.cells[column]?.text ?? []),
+    // What stands in a row of sums says nothing of the others.
+    body.filter((r) => !isOfSums(r.cells)).flatMap((r) => r.cells[column]?.text ?? []),
   );
   const table: Table = { rows: [], asides, doubts: [] };
   for (const { span, cells } of body) {
+    if (isOfSums(cells) && setSumsAside(table, span, cells)) continue;
     const outside = cells.flatMap((cell, c): [number, number][] =>
       cell && (roles[c] === "money" || roles[c] === "number") ? [[cell.start, cell.end]] : [],
     );
@@ -219,6 +245,20 @@ function readTable(lines: Span[], by: string, catalogue: Catalogue): Table {
   }
   if (unit === "unclear") askUnit(table, body[0]?.cells[column], roles, first?.span.start ?? 0, hasHead, by);
   return table;
+}
+
+/**
+ * “Total  60” beneath the rows: it orders nothing. What comes to another sum than the rows, in dozens and in flies, is
+ * left to be read, and asked about.
+ */
+function setSumsAside(table: Table, span: Span, cells: readonly (Span | undefined)[]): boolean {
+  const numbers = cells.flatMap((c) => (c && WHOLE.test(c.text) ? [Number(c.text)] : []));
+  const flies = table.rows.map((r) => r.quantity?.flies);
+  const all = flies.every((f) => f !== undefined) ? flies.reduce((sum, f) => sum + f, 0) : undefined;
+  if (table.rows.length === 0 || numbers.length > 1) return false;
+  if (all !== undefined && numbers.some((n) => n !== all && n * 12 !== all)) return false;
+  table.asides.push({ at: [span.start, span.end], why: "heading" });
+  return true;
 }
 
 /** What a column without a head holds, by all of its cells. */
@@ -266,11 +306,17 @@ function quantityColumn(roles: Role[]): number {
   return -1;
 }
 
+const SUMS = /^(?:grand\s+|sub-?\s?)?(?:total|sum|summe|gesamt\p{L}*|insgesamt|zusammen)\b/iu;
+/** Whether a row only says what the others come to. */
+const isOfSums = (cells: readonly (Span | undefined)[]): boolean => cells.some((c) => c && SUMS.test(c.text));
+/** From so many on a bare number may be flies. */
+const MOST_DOZENS = 12;
+
 /** Numbers below twelve are dozens: nobody orders seven flies of each. From twelve on it is asked, once for all. */
 function unitOf(role: Role | undefined, cells: string[]): "dozens" | "flies" | "said" | "unclear" {
   if (role === "dozens" || role === "flies") return role;
   if (cells.some((t) => !/^-?[\d.,½¼¾\s]+$/.test(t))) return "said";
-  return cells.every((t) => (numberOf(t) ?? 0) < 12) ? "dozens" : "unclear";
+  return cells.every((t) => (numberOf(t) ?? 0) < MOST_DOZENS) ? "dozens" : "unclear";
 }
 
 function quantityOf(
@@ -283,6 +329,8 @@ function quantityOf(
   if (unit === "unclear") return { at };
   const hasUnit = quantitiesIn(cell.text, cell.start, catalogue)[0];
   if (hasUnit) return hasUnit;
+  // “24” beneath “2 dz”: how many that are is asked, as it is where no cell says its unit.
+  if (unit === "said" && (numberOf(cell.text) ?? 0) >= MOST_DOZENS) return bareQuantity(cell.text, at, catalogue);
   const [read] = quantitiesIn(`${cell.text} ${unit === "flies" ? "flies" : "dz"}`, cell.start, catalogue);
   return read && { ...read, at, ...(read.doubt && { doubt: { ...read.doubt, at } }) };
 }

@@ -90,7 +90,7 @@ const rules = [
   ),
   rule(
     "own",
-    "(?:please\\s+)?(?:deliver|ship|send|post|invoice|bill|charge|liefern|schicken|rechnung)(?:\\s+(?:it|them|these|to|an|bitte))*\\s+(?:(?:to|an|c/o|via|by)\\s+)(?:[\\p{L}'.-]+\\s*){1,5}",
+    "(?:please\\s+)?(?:deliver|ship|send|post|invoice|bill|charge|liefern|schicken|rechnung)(?:\\s+(?:it|them|these|to|an|bitte))*\\s+(?:(?:to|an|c/o|via|by(?!\\s+(?:the\\s+)?(?:end|mid|middle|start|beginning|early|late|next|this|week|mon|tue|wed|thu|fri|sat|sun|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)))\\s+)(?:[\\p{L}'.-]+\\s*){1,5}",
   ),
   rule(
     "own",

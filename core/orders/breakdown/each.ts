@@ -28,13 +28,17 @@ export function someOfEach({ text, start, quantities, catalogue }: Counted): Bre
   // “2 dz claret 10 and 12, 1 dz each in green”: what has a colour of its own is another quantity.
   const says = (words: string): boolean => (words.match(/[\p{L}-]+/gu) ?? []).some((w) => isColour(w) || isForm(w));
   const isAnother = says(text.slice(0, part.at[0] - start)) && says(text.slice(part.at[1] - start));
-  if (isOfEach || isAnother) return undefined;
+  // “2 dozen 12, 1 dozen each 14 and 16”: sizes on both sides of it, of which the first have their own quantity.
+  const isBetween =
+    A_SIZE.test(text.slice(total.at[1] - start, part.at[0] - start)) && A_SIZE.test(text.slice(part.at[1] - start));
+  if (isOfEach || isAnother || isBetween) return undefined;
   const pairs = allOf(SIZE_AND_WORD, list).filter((m) => isColour(m[1] ?? m[2])).length;
   const sizes = SIZES_TOLD.exec(list)?.[0].match(/\d{1,2}(?:\/0)?/g)?.length ?? sizesFromTo(list);
   if (times !== pairs && times !== sizes) return undefined;
   const parts = [{ ...part, isOfEach: true }];
   return { parts, words: total.at, label: `${dozensText(total.flies)} in all`, until: part };
 }
+const A_SIZE = /(?<![\p{L}\d#])#?\d{1,2}(?:\/0)?s?(?![\p{L}\d])/u;
 const FROM_TO =
   /(?<![\p{L}\d#])(?:#|sizes?\s*)?(\d{1,2}(?:\/0)?)\s*(?:-|–|to|bis|through)\s*#?(\d{1,2}(?:\/0)?)(?![\p{L}\d]|\s*(?:dz|doz|dtz))/iu;
 /** “Sizes 8 to 14”: how many sizes that are. */

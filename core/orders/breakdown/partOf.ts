@@ -19,12 +19,20 @@ function halfOf({ text, start, quantities: [total], catalogue }: Counted): Break
   const from = start + (half?.index ?? 0);
   if (!half || total?.flies === undefined || total.flies % 2 !== 0 || from < total.at[1]) return undefined;
   // “3 dz each in 12 and 14, half of them barbless”: half of each, or of all?
-  const { isColour } = wordsOfFlies(catalogue.patterns);
+  const { isColour, isForm } = wordsOfFlies(catalogue.patterns);
   const colours = new Set((text.toLowerCase().match(/[\p{L}-]+/gu) ?? []).filter(isColour));
   if (OF_EACH.test(text) || SIZES_TOLD.test(text) || colours.size > 1) return undefined;
   const words: [number, number] = [from, from + half[0].length];
-  const wish = findWish(text.slice(words[1] - start), 0);
-  if (!wish || (alone && wish.at[0] > 1)) return undefined;
+  const behind = text.slice(words[1] - start);
+  const wish = findWish(behind, 0);
+  // “Half of them unweighted”
+  const form = /^\s*([\p{L}-]+)\s*(?=[,.;]|$)/u.exec(behind)?.[1];
+  // “Half weighted, half not” tells both.
+  const isOfForm =
+    form !== undefined &&
+    isForm(form.toLowerCase()) &&
+    !/(?<!\p{L})(?:half|hälfte|rest|others?)(?!\p{L})/iu.test(behind);
+  if (!isOfForm && (!wish || (alone && wish.at[0] > 1))) return undefined;
   const flies = total.flies / 2;
   return toldApart(
     [
