@@ -38,6 +38,10 @@ const hookSentences = [
   /(?<=^[^.;,:]*\s)on\s+an?\s+#?(?:size\s+)?\d{1,2}(?:\/0)?(?:\s+(?:long|short|standard)[\s-]shank(?:ed)?|\s+(?:[a-z-]+\s+){0,2}(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|double))?(?=\s*(?:[.;,](?!\d)|$))/,
   // “Start with a 16 down-eye dry.”, “It's a 10, wet.”, “Hook's a 10 long shank.”
   /(?<=^\s*|[.;]\s+)(?:it's|it\s+is|(?:the\s+|my\s+)?hook's|(?:i\s+)?(?:start|begin)(?:ing)?(?:\s+off)?\s+with|(?:i\s+)?(?:use|take))\s+an?\s+(?:[a-z-]+\s+){0,2}(?:#|sizes?\s+|no\.?\s*)?\d{1,2}(?:\/0)?,?\s+(?:[a-z-]+\s+){0,3}(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa|(?:long|short)[\s-]shank(?:ed)?)(?:\s+(?:fly|hook|one))*(?=\s*(?:[.;,](?!\d)|$))/,
+  // “You want a heavy 12 wet”
+  new RegExp(
+    `(?<=^\\s*|[.;]\\s+)(?:you|we)(?:'ll|\\s+will)?\\s+(?:want|need)\\s+an?\\s+(?:[a-z-]+\\s+){0,2}(?:#|sizes?\\s+|no\\.?\\s*)?\\d{1,2}(?:\\/0)?\\s+(?:${KIND})s?(?:\\s+(?:fly|hook|for\\s+this(?:\\s+one)?))*(?=\\s*(?:[.;,](?!\\d)|$))`,
+  ),
   // “For this I use a size 6 3xl with a gold bead”
   /(?<=^\s*|[.;]\s+)(?:(?:for\s+(?:this|these)(?:\s+ones?)?,?\s+)?(?:i\s+|we\s+)?(?:use|take|start\s+with|like)\s+)?(?:an?\s+)?(?:#|sizes?\s+|no\.?\s*)\d{1,2}(?:\/0)?,?\s+[1-6]\s?x\s?(?:l|long)?(?:\s+(?:nymph|streamer|wet|dry|hook))*(?=\s+with\b)/,
   // “I tie my pike fly on a 4/0, 210 thread.”

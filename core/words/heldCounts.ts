@@ -1,7 +1,7 @@
 import { readNumber, NUMBER_WORD } from "./text/number";
 import type { LineMark, Reading, RecipeLine } from "./reading";
 import { remembered } from "./remembered";
-import { askUnheld, isOwnWords, stepsNear } from "./unheld";
+import { askUnheld, isOwnWords, takesBack, stepsNear } from "./unheld";
 
 /**
  * “Two peacock herls”, “four turns”: so many of something that was read, and that nothing made of the line counts.
@@ -74,6 +74,7 @@ const countsAt = remembered((text) =>
   patterns.map(([kind, pattern]) => ({ kind, found: [...text.matchAll(pattern)] })),
 );
 function countsSaid({ text, marks }: RecipeLine): SaidCount[] {
+  const back = marks.filter((m) => m.kind !== "known" && takesBack.test(text.slice(m.at[0], m.at[1])));
   return countsAt(text).flatMap(({ kind, found }) =>
     found.flatMap((m) => {
       const [at, end] = [m.index, m.index + m[0].length];
@@ -83,6 +84,7 @@ function countsSaid({ text, marks }: RecipeLine): SaidCount[] {
         (at <= (counting.exec(text)?.[0].search(/\d/) ?? -1) && /^\d/.test(m[0])) ||
         isPairOfSlips(m[0], n) ||
         takenBack.test(text.slice(end)) ||
+        back.some((m) => m.at[0] >= end) ||
         ofEight.test(text.slice(0, at)) ||
         inBunches.test(text.slice(end)) ||
         ofDubbing.test(text.slice(end)) ||

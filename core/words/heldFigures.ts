@@ -4,7 +4,7 @@ import type { Bench } from "./bench";
 import type { LineMark, Reading, RecipeLine } from "./reading";
 import { remembered } from "./remembered";
 import { NUMBER_WORD, readNumber } from "./text/number";
-import { askUnheld, isOwnWords, stepsNear } from "./unheld";
+import { askUnheld, isOwnWords, takesBack, stepsNear } from "./unheld";
 
 /**
  * A figure that was read as a word of something, and that nothing of it holds in the end: it is asked about. Two
@@ -61,8 +61,6 @@ const FEWEST = 3;
 const isCommon = ({ n }: SaidFigure): boolean => n < 1 || (Number.isInteger(n) && n < FEWEST);
 
 const more = /^\s+(?:more|others)\b/i;
-
-const takesBack = /^\W*(?:no|nope|sorry|oops|erm?|wait|scratch\s+that|i\s+mean)\b/i;
 
 const figuresAt = remembered((text) => [...text.matchAll(figure)]);
 /** The figures of a line that were understood. */

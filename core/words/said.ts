@@ -126,6 +126,8 @@ export type Said = Partial<
     likePlusMm?: number;
     /** Tied in by its middle: each strand gives two ends. */
     byMiddle?: boolean;
+    /** “5 of them”: turns, or what comes in pieces. */
+    ofThem?: Count;
     /** As many turns as what was wound before it. */
     sameTurns?: true | "rib";
     /** Of a hackle: for a hook so many sizes larger, or smaller where it is negative. */

@@ -7,6 +7,10 @@ import type { LineMark, RecipeLine } from "./reading";
 export const isOwnWords = ({ text, marks }: RecipeLine): boolean =>
   marks.some((m) => m.at[0] === 0 && m.at[1] === text.length);
 
+/** “Three fibres, no, make it four”: the words that take back what stands before them. */
+export const takesBack =
+  /^\W*(?:no|nope|sorry|oops|erm?|wait|scratch\s+that|i\s+mean|or\s+rather|actually|make\s+(?:that|it))\b/i;
+
 /**
  * The steps that a line made and the one before them, which its first words may hold, with all that are of the same
  * parts; of a line that made none, every step.

@@ -8,6 +8,7 @@ import { absolute } from "../text/place";
 import {
   figureOfEight,
   endOfWay,
+  endUp,
   wayBack,
   everywhere,
   leavingAtEnds,
@@ -178,6 +179,7 @@ export const dressClauses: Clause[] = [
   leavingAtEye,
   leavingMm,
   leavingRoom,
+  endUp,
   zone,
   shareOfIt,
   theRest,

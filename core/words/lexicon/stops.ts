@@ -4,6 +4,7 @@ import { anyOf, match } from "../parse";
 export const FILLER = anyOf(
   "(?<=,\\s*)(?:the\\s+)?same\\s+as\\s+(?:the\\s+)?(?:tag|tip|rib|butt)(?=\\s*(?:[,.;]|$))",
   "(?<=\\bsame\\s+(?:(?!length|thickness|width|size|number|amount|colou?r|way|place|spot)[a-z-]+\\s+){1,3})as\\s+the\\s+(?:tag|tip|rib|butt)(?=\\s*(?:[,.;]|$))",
+  "(?<=\\bsame\\s+(?:(?:dubbing|fur|wool|herl|floss|chenille|stuff)\\s+){1,2})as\\s+the\\s+(?:abdomen|body|thorax)(?=\\s+but\\b)",
   "(?:(?:an?|short|small|little)\\s+)*stub(?=\\s+(?:of\\s+)?(?:about\\s+)?\\d)",
   "built(?=\\s+(?:up\\s+)?to\\s+\\d)",
   "(?:an?\\s+)?(?:(?:short|small|little)\\s+)*stubs?\\s+of",
@@ -325,6 +326,8 @@ export const MANNER = anyOf(
   "(?:the\\s+)?two\\s+x-?ed\\s+(?:over|round|around)\\s+the\\s+(?:collar|thorax|head|body)",
   "(?:with\\s+)?(?:an?\\s+)?(?:black|white|red|yellow|orange|silver|gold)\\s+pupils?",
   "folded\\s+(?:over|round|around)\\s+the\\s+(?:thread|silk)",
+  "(?:except|apart\\s+from|but\\s+not|all\\s+but|but(?=\\s+the\\s+(?:hackle|thorax|wing|legs|tail|head)\\s*(?:[,.;]|$)))\\s+(?:for\\s+|on\\s+|over\\s+)?(?:the\\s+)?(?:hackle|thorax|wings?|wing\\s+case|legs|tail|head|body|eye|collar|dubbing)",
+  "under(?:neath)?\\s+(?:the\\s+)?body(?=\\s*(?:[,.;]|$))",
   "folding\\s+(?:the\\s+|all\\s+the\\s+)?(?:fur|hair|fibres|barbs)\\s+back(?:wards?)?\\s+(?:(?:with|at|after|on|between)\\s+)?(?:each|every)\\s+(?:turn|wrap)",
   "(?:the\\s+|its\\s+)?(?:top|upper|lower|rear|front)\\s+(?:half|third|part|side)\\s+colou?red\\s+(?:[a-z]+\\s+)?with\\s+(?:an?|the)\\s+(?:\\w+\\s+){0,2}(?:pen|marker|felt\\s+tip)",
   "(?:poke|push|pierce|run)\\s+the\\s+hook\\s+(?:point\\s+)?through(?:\\s+(?:it|the\\s+\\w+|the\\s+hide))?",

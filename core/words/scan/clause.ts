@@ -1,7 +1,8 @@
 import { formSaid } from "../description";
 import { type Told, type ScanContext, looseLeft } from "../told";
 import { type Head, listedAt } from "./heads";
-import type { Kind } from "../said";
+import type { MaterialForm } from "../../materials";
+import { putRule, type Kind } from "../said";
 import { madeReadyAt } from "../madeReady";
 import { leadOf, verbBehindPlace, verbLead } from "./lead";
 import { hasContent, isBegun, isPast } from "./here";
@@ -221,6 +222,20 @@ function withoutOwnPlace({ role, said }: Told): void {
   if (role === "throat" && there && "part" in there && there.part === "throat") delete said.there;
 }
 
+/** What is counted by the piece, and wound together. */
+const inPieces = new Set<MaterialForm | undefined>(["herl", "feather fibre"]);
+/** “In open turns, 5 of them”, “peacock herl, 3 of them”: turns of it, or so many that are wound together. */
+function countOfThem(said: Told["said"], form: MaterialForm | undefined): void {
+  const { ofThem } = said;
+  if (!ofThem) return;
+  delete said.ofThem;
+  if (inPieces.has(form)) said.rope ??= ofThem.n;
+  else {
+    putRule(said, { turns: ofThem.n });
+    if (ofThem.spread) said.spread = ofThem.spread;
+  }
+}
+
 const close = (told: Told, end: number): Told => {
   withoutOwnPlace(told);
   const said = withFeathers(told);
@@ -229,6 +244,7 @@ const close = (told: Told, end: number): Told => {
   const use =
     told.role === undefined && told.kind === "lay" && means?.role ? { role: means.role, part: means.part } : undefined;
   const form = told.description?.exact?.form ?? means?.form;
+  countOfThem(said, form);
   // “Rib of gold wire, and primrose floss for the body”: of floss that is the part, and no second use of it.
   const isForBody = told.isInherited && said.isBodyToo && form !== undefined && form !== "thread";
   const body = isForBody ? { role: "body" as const, part: "body", isInherited: false } : undefined;

@@ -4,11 +4,12 @@ import type { Clause, Said } from "../said";
 import { beginningAt } from "../clauses";
 import { noCabinet } from "./here";
 import { count as countRead } from "../text/count";
+import { absolute } from "../text/place";
 import { descriptionAt } from "../description";
 import { kindOfTold } from "./kind";
 
 export const correction = words(
-  "(?:\\.\\.\\.\\s*)?(?:no(?!\\s+(?:longer|more|less|shorter|wider|further|bigger|thicker|fuller)\\b)|nope|sorry|oops|erm?|wait|scratch\\s+that|i\\s+mean)(?:\\s*[,:-])?\\s+(?:sorry\\s*,?\\s+|no\\s*,?\\s+)?(?:(?:make\\s+that|make\\s+it|make|that's|that\\s+is|it's|i\\s+mean|i(?:'m|\\s+am)?\\s+using|i\\s+use|i'll\\s+use|let's\\s+use|let's\\s+say|say)\\s+(?:it\\s+)?)*",
+  "(?:\\.\\.\\.\\s*)?(?:no(?!\\s+(?:longer|more|less|shorter|wider|further|bigger|thicker|fuller)\\b)|nope|sorry|oops|erm?|wait|scratch\\s+that|i\\s+mean|or\\s+rather|(?:or\\s+)?actually(?=,?\\s+(?:make|no|it))|make\\s+(?:that|it)(?=\\s+(?:an?|\\d|one|two|three|four|five|six|seven|eight|ten|half)))(?:\\s*[,:-])?\\s+(?:sorry\\s*,?\\s+|no\\s*,?\\s+)?(?:(?:make\\s+that|make\\s+it|make|that's|that\\s+is|it's|i\\s+mean|i(?:'m|\\s+am)?\\s+using|i\\s+use|i'll\\s+use|let's\\s+use|let's\\s+say|say)\\s+(?:it\\s+)?)*",
 );
 
 /** So many letters before a correction what was not understood belongs to what is taken back. */
@@ -25,6 +26,11 @@ export function correct(
   for (const c of beginningAt(clauses, text, begin)) {
     const again: Said = {};
     const end = c.take(again, text, begin);
+    // “Stop above the barb, no, halfway round the bend”: where it ends is told anew, as a place alone.
+    if (again.there && !told.said.there && told.said.end && again.end === undefined) {
+      again.end = again.there;
+      delete again.there;
+    }
     const isSame = Object.keys(again).some((k) => k in told.said);
     if (end === undefined || !isSame) continue;
     Object.assign(told.said, again);
@@ -35,15 +41,35 @@ export function correct(
     told.rest = told.rest.filter((r) => !isBegun(r));
     return { told, end };
   }
-  return otherNumber(told, text, at, begin) ?? otherStuff(told, text, begin);
+  return otherLength(told, text, at, begin) ?? otherNumber(told, text, at, begin) ?? otherStuff(told, text, begin);
+}
+
+/** “A clump of 3 mm, no, 2 mm”: what was so thick or so long is that instead. */
+function otherLength(told: Told, text: string, at: number, begin: number): Next | undefined {
+  const mm = absolute(text, begin);
+  const { said } = told;
+  if (!mm) return undefined;
+  const to = { mm: mm.value };
+  if (said.amount && "clump" in said.amount && "mm" in said.amount.clump) said.amount = { clump: to };
+  else if (said.amount && "slipWidth" in said.amount && "mm" in said.amount.slipWidth)
+    said.amount = { ...said.amount, slipWidth: to };
+  else if (said.noodle) said.noodle = { ...said.noodle, mm: mm.value };
+  else if (said.loopMm !== undefined) said.loopMm = mm.value;
+  else if (said.pieceMm !== undefined) said.pieceMm = mm.value;
+  else return undefined;
+  told.kept.push({ at, end: begin });
+  told.understood.push({ at: begin, end: mm.end });
+  return { told, end: mm.end };
 }
 
 /** “Three fibres – no, make it four”: so many instead. */
 function otherNumber(told: Told, text: string, at: number, begin: number): Next | undefined {
   const n = countRead(text, begin);
-  const { amount } = told.said;
-  if (!n || !amount || !/^\s*(?:[,.;]|-\s|$)/.test(text.slice(n.end))) return undefined;
-  if ("fibres" in amount) told.said.amount = { ...amount, fibres: n.value.n };
+  const { amount, rule } = told.said;
+  const isWound = amount === undefined && rule?.turns !== undefined;
+  if (!n || !(amount || isWound) || !/^\s*(?:[,.;]|-\s|$)/.test(text.slice(n.end))) return undefined;
+  if (!amount) told.said.rule = { ...rule, turns: n.value.n };
+  else if ("fibres" in amount) told.said.amount = { ...amount, fibres: n.value.n };
   else if ("strands" in amount) told.said.amount = { ...amount, strands: n.value.n };
   else if ("feathers" in amount) told.said.amount = { ...amount, feathers: n.value.n };
   else return undefined;

@@ -462,7 +462,7 @@ const fractionOfShank: Reader<Place> = oneOf<Place>(
     seq(
       number,
       words(
-        "(?:of\\s+the\\s+way\\s+)?up\\s+the\\s+(?:hook\\s+)?(?:shank|hook)|of\\s+the\\s+way\\s+up(?!\\s+(?:the|from|to)\\b)|up(?=\\s*(?:[,.;]|$))",
+        "(?:of\\s+the\\s+way\\s+)?up\\s+the\\s+(?:hook\\s+)?(?:shank|hook)|of\\s+the\\s+way\\s+up(?!\\s+(?:the|from|to)\\b)|up(?=\\s*(?:[,.;]|$)|\\s+(?:leaving|and)\\b)",
       ),
     ),
     ([f]) => (f > 1 ? undefined : { fraction: Number((1 - f).toPrecision(12)) }),

@@ -60,6 +60,19 @@ export const endForward: Clause = clause(
   },
 );
 
+/** “Wound two thirds up”, of what is dubbed: there it ends, and it begins at the bend. */
+export const endUp: Clause = clause(
+  "wound two thirds up",
+  match(
+    "(?<=\\b(?:wound|wrapped|dubbed|wind|wrap|dub)\\s+(?:(?:it|on|about)\\s+)?)(half(?:-?way)?|(?:one|a)\\s+third|two\\s+thirds|three\\s+quarters|a\\s+quarter|\\d/\\d)\\s+(?:of\\s+the\\s+way\\s+)?up(?!\\s+(?:to|from)\\b)(?:\\s+the\\s+(?:hook\\s+)?(?:shank|hook))?",
+  ),
+  (s, [words = ""]) => {
+    const share = /^half/.test(words) ? 0.5 : readNumber(words);
+    if (s.end !== undefined || s.from !== undefined || share === undefined || !(share < 1)) return false;
+    Object.assign(s, { end: { fraction: Number((1 - share).toPrecision(12)) }, way: "forward" } satisfies Said);
+  },
+);
+
 /** “Dub two thirds of the way back to the eye”: it ends there. */
 export const wayBack: Clause = clause("two thirds of the way back to the eye", wayBackToEye, (s, end) => {
   if (s.end !== undefined || s.from !== undefined) return false;

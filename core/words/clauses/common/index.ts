@@ -19,6 +19,7 @@ export {
   leavingBare,
   leavingRoom,
   wayBack,
+  endUp,
   wayDown,
 } from "./ends";
 export { tiedIn, withAnother, wraps } from "./held";

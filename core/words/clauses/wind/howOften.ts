@@ -135,9 +135,11 @@ export const howOften: Clause[] = [
       ? setTurns(s, c, false)
       : false,
   ),
-  clause("5 of them", seq(count, words("of\\s+(?:them|these|those)(?!\\s+side\\s+by)")), (s, [c]) =>
-    s.rule?.turns === undefined ? setTurns(s, c, false) : false,
-  ),
+  // “In open turns, 5 of them”; “peacock herl, 3 of them” are as many herls.
+  clause("5 of them", seq(count, words("of\\s+(?:them|these|those)(?!\\s+side\\s+by)")), (s, [c]) => {
+    if (s.rule?.turns !== undefined || s.ofThem !== undefined) return false;
+    s.ofThem = c;
+  }),
   clause("x5", match("x\\s?(\\d{1,2})(?:\\s+turns?)?"), (s, [n]) => setTurns(s, { n: Number(n) }, false)),
   clause("5t", match("(\\d{1,2})t"), (s, [n]) => setTurns(s, { n: Number(n) }, false)),
   clause(

@@ -5,6 +5,27 @@ import { A_COUNT, NUMBER_WORD, readNumber } from "../number";
 
 /** Parts, their places and their lengths. */
 export const parts: readonly Rule[] = [
+  // “Thorax: same dubbing as abdomen but fuller”
+  {
+    has: ["as abdomen", "as body", "as thorax"],
+    written:
+      /(?<=\bsame\s+(?:dubbing|fur|stuff|material|wool|herl|floss|chenille)\s+as\s)(?=(?:abdomen|body|thorax)(?!\p{L}))/giu,
+    as: (m) => inPlace(m, "the "),
+  },
+  // “Peacock herl 4 over the top”
+  {
+    has: ["over the top", "on top"],
+    written:
+      /(?<=^\W*)(?:(?:then|and|with)\s+)?((?:\p{L}+\s+)?(?:peacock|ostrich)\s+(?:herls?|sword)|(?:pearl|gold|silver)\s+flash)\s*,?\s+(\d{1,2})\s+(?:over|on)\s+(?:the\s+)?top(?=\s*(?:[.;,]|$))/giu,
+    as: (m) => inPlace(m, `topping: ${m[2] ?? ""} ${m[1] ?? ""}`),
+  },
+  // “From the eye to past the bend by 5 mm”
+  {
+    has: ["to past the", "to beyond the"],
+    written:
+      /(?<!\p{L})from\s+the\s+eye\s+to\s+(?:just\s+)?(past|beyond)\s+the\s+(bend|point|barb)(?:\s+by\s+(\d[\d.,]*\s*(?:mm|cm|"|in(?:ch(?:es)?)?)|half\s+an?\s+(?:shank|gape)|an?\s+(?:shank|gape)))?/giu,
+    as: (m) => inPlace(m, `reaching ${m[3] === undefined ? "just" : m[3]} ${m[1] ?? ""} the ${m[2] ?? ""}`),
+  },
   // “Back: herl over the whole body, tied down behind the eye”
   {
     has: ["whole body", "the body", "entire body"],
