@@ -17,7 +17,9 @@ export const placeSchema = z.union([
 ]);
 export const span = z.strictObject({ from: hookSize, to: hookSize });
 export const bySize = z.array(z.strictObject({ sizes: span.optional(), value: short })).max(30);
-const asFarAs = { pastMm: figure("pastMm").optional(), share: figure("shareOfWay").optional() };
+/** A length that ends somewhere: there or so many mm past it, or a share of the way there. */
+const past = { pastMm: figure("pastMm").optional() };
+const ofWay = { share: figure("shareOfWay") };
 const added = z
   .union([
     z.strictObject({ mm: figure("addedMm") }),
@@ -27,8 +29,10 @@ const added = z
 const plainLength = z.union([
   z.strictObject({ mm: figure("lengthMm") }),
   z.strictObject({ of: z.enum(measures), times: figure("lengthTimes"), plus: added }),
-  z.strictObject({ reach: z.enum(reaches), ...asFarAs }),
-  z.strictObject({ to: placeSchema, ...asFarAs }),
+  z.strictObject({ reach: z.enum(reaches), ...past }),
+  z.strictObject({ reach: z.enum(reaches), ...ofWay }),
+  z.strictObject({ to: placeSchema, ...past }),
+  z.strictObject({ to: placeSchema, ...ofWay }),
 ]);
 export const length = z.union([plainLength, z.strictObject({ between: z.tuple([plainLength, plainLength]) })]);
 export const amount = z.union([

@@ -92,3 +92,4 @@ export * from "./lp";
 export * from "./random";
 export * from "./texts";
 export * from "./written";
+export { isSame } from "./same";

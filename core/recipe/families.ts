@@ -1,3 +1,4 @@
+import { isSame } from "../numeric";
 import type { Role } from "./component";
 import type { LengthRule } from "./lengths";
 import type { Recipe } from "./recipe";
@@ -82,8 +83,6 @@ const wetCompleted = complete(wet);
 /** The usual proportions of a family of hooks; those of a wet hook where it has none of its own. */
 export const proportionsOfFamily = (family: string): FamilyProportions => completed.get(family) ?? wetCompleted;
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-
 /**
  * A recipe moved to a hook of another family. Materials and colours stay; lengths that were the old family's usual ones
  * become the new family's; lengths that the pattern set on purpose stay as they are.
@@ -111,14 +110,14 @@ function moved(s: RecipeStep, role: Role | undefined, was: FamilyProportions, is
     s.do === "lay" &&
     role &&
     s.shown &&
-    same(s.shown, was.shown[role]) &&
+    isSame(s.shown, was.shown[role]) &&
     is.shown[role] &&
-    !same(s.shown, is.shown[role])
+    !isSame(s.shown, is.shown[role])
   )
     return { ...s, shown: is.shown[role] };
   if (s.do !== "wind" || !s.barb) return s;
   // A hackle of a soft feather has the barbs of a collar.
-  const isCollar = role === "collar" || same(s.barb, was.collar);
+  const isCollar = role === "collar" || isSame(s.barb, was.collar);
   const [old, fresh] = isCollar ? [was.collar, is.collar] : [was.hackle, is.hackle];
-  return same(s.barb, old) && !same(old, fresh) ? { ...s, barb: fresh } : s;
+  return isSame(s.barb, old) && !isSame(old, fresh) ? { ...s, barb: fresh } : s;
 }

@@ -30,12 +30,8 @@ export type PlainLength =
   | { of: Measure; times: number; plus?: AddedLength }
   | ({ reach: Reach } & AsFarAs)
   | ({ to: Place } & AsFarAs);
-/** How much further than there, or what share of the way there; one of the two at most. */
-interface AsFarAs {
-  pastMm?: number;
-  /** Half way to the point: above 0, below 1. */
-  share?: number;
-}
+/** How much further than there, or what share of the way there, above 0 and below 1: “half way to the point”. */
+type AsFarAs = { pastMm?: number; share?: never } | { pastMm?: never; share: number };
 
 /**
  * A length as it is said: in mm, as so many times a measure of the hook or of a part already planned, `plus` another,
@@ -43,6 +39,16 @@ interface AsFarAs {
  * anything between two of these.
  */
 export type LengthRule = PlainLength | { between: [PlainLength, PlainLength] };
+
+/**
+ * The same length so many mm longer, or shorter where they are negative.
+ *
+ * @returns undefined of a share of a way, and of a length that ends nowhere: nobody says those so
+ */
+export const furtherBy = (rule: LengthRule, mm: number): LengthRule | undefined =>
+  ("reach" in rule || "to" in rule) && rule.share === undefined
+    ? { ...rule, pastMm: (rule.pastMm ?? 0) + mm }
+    : undefined;
 
 type OfMeasure = Extract<PlainLength, { of: Measure }>;
 /** So many times as long, what is added along with it; no figure longer than a person would write. */

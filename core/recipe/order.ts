@@ -1,3 +1,4 @@
+import { isSame } from "../numeric";
 import type { PrecedenceReason } from "../errors";
 import type { Recipe } from "./recipe";
 import type { RecipeStep } from "./step";
@@ -23,8 +24,7 @@ export function precedences(recipe: Pick<Recipe, "steps" | "components">): Prece
   const knots = recipe.steps.filter((s) => s.do === "whip");
   const lastKnot = knots[knots.length - 1];
   // Turns at one place, a dam or a lock, are wound of a thread that is there; what is wound along the shank starts it.
-  const isAlong = (s: RecipeStep & { do: "wind" }): boolean =>
-    s.to !== undefined && JSON.stringify(s.from) !== JSON.stringify(s.to);
+  const isAlong = (s: RecipeStep & { do: "wind" }): boolean => s.to !== undefined && !isSame(s.from, s.to);
   const started = recipe.steps.find((s) => s.do === "wind" && isAlong(s) && role.get(s.component ?? "") === "thread");
   return recipe.steps.flatMap((step): Precedence[] => {
     const edges: Precedence[] = [];

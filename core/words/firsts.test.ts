@@ -4,7 +4,8 @@ import { firstsOf, inOrder, startsOf, waysOf } from "./firsts";
 import { canStart, startsInOrder, startsOfAny } from "./starts";
 import { nounSources } from "./lexicon/nouns";
 import { PARTS } from "./lexicon/parts";
-import { FILLER, MANNER } from "./lexicon/stops";
+import { FILLER } from "./lexicon/filler";
+import { MANNER } from "./lexicon/manner";
 import { byFirst, match, oneOf, opt, plain, seq, words } from "./parse";
 import { NUMBER } from "./text/number";
 

@@ -1,7 +1,7 @@
+import { isSame } from "../numeric";
 import { hookAt, placeAt, type HookModel, type Place } from "../hooks";
 import { proportionsOfFamily, stiffBarbs, type Attitude, type LengthRule, type Role } from "../recipe";
 import type { Kind, Said } from "./said";
-import { isSame } from "./say/common";
 import { sayLength } from "./say/length";
 import { sayPlace } from "./say/place";
 import { fromOtherEnd } from "./text/place";

@@ -1,3 +1,4 @@
+import { isSame } from "../../numeric";
 import type { Place } from "../../hooks";
 import { PIECES_IN_BULK } from "../figures";
 import { fixed, type Question } from "../question";
@@ -56,7 +57,7 @@ export const windingQuestions: readonly Question[] = [
       step.do === "wind" &&
       form === "hackle" &&
       step.to !== undefined &&
-      !samePlace(step.from, step.to) &&
+      !isSame(step.from, step.to) &&
       recipe.steps.some(
         (s) => s.do === "wind" && recipe.components.some((c) => c.id === s.component && c.role === "rib"),
       ),
@@ -163,5 +164,3 @@ function alongShank(place: Place): number {
   if ("eyeLengths" in place) return 0.1 * place.eyeLengths;
   return { eye: 0, point: 0.75, barb: 0.9, bend: 1, betweenBends: 1.1, intoBend: 1.2 }[place.landmark];
 }
-
-const samePlace = (a: Place, b: Place): boolean => JSON.stringify(a) === JSON.stringify(b);

@@ -1,3 +1,4 @@
+import { isSame } from "../../numeric";
 import type { Place } from "../../hooks";
 import type { LengthRule, RecipeStep } from "../../recipe";
 import { sayLength } from "./length";
@@ -16,8 +17,6 @@ export const spanWords = (s: { from: Place; to: Place }): string =>
 
 export const tieInWords = (t: NonNullable<RecipeStep["tieIn"]>): string =>
   `tied in at ${sayPlace(t.at)}${t.hold === undefined ? "" : ` as a ${t.hold === "final" ? "final hold" : t.hold}`}${t.wraps === undefined ? "" : ` with ${counted(t.wraps, "wrap")}`}`;
-
-export const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** Two lengths from end to end; one where they are the same. */
 export const pairWords = ([a, b]: [LengthRule, LengthRule]): string =>

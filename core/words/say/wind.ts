@@ -1,6 +1,7 @@
+import { isSame } from "../../numeric";
 import type { Place } from "../../hooks";
 import type { StepOf } from "../said";
-import { counted, isSame, pairWords, spanWords } from "./common";
+import { counted, pairWords, spanWords } from "./common";
 import { sayLength } from "./length";
 import { sayNumber } from "./number";
 import { sayPlace } from "./place";

@@ -1,5 +1,5 @@
 import { words } from "../parse";
-import { MANNER } from "../lexicon/stops";
+import { MANNER } from "../lexicon/manner";
 import { verbGoingOnAt } from "../verbs";
 
 export const manner = words(MANNER);

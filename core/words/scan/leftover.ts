@@ -1,5 +1,5 @@
 import { words, match, skipBlanks as skip } from "../parse";
-import { FILLER } from "../lexicon/stops";
+import { FILLER } from "../lexicon/filler";
 import { type Here, firstOf, type Step, asNext, noCabinet } from "./here";
 import type { Next } from "../told";
 import { isShadedColour, impliedBy } from "../named";

@@ -255,7 +255,7 @@ const reached: Reader<PlainLength> = oneOf<PlainLength>(
 /** A mm past, or short of, where nobody says how much. */
 export const JUST_MM = 1;
 const past = (rule: PlainLength, mm: number): PlainLength | undefined =>
-  "reach" in rule || "to" in rule ? { ...rule, pastMm: mm } : undefined;
+  ("reach" in rule || "to" in rule) && rule.share === undefined ? { ...rule, pastMm: mm } : undefined;
 const beyond = words("past|beyond|clear\\s+of|(?<=tips?\\s+(?:just\\s+)?)(?:pass(?:es)?|clears?)");
 const shortOf = words("short\\s+of|shy\\s+of");
 /** Only after a word that reaches: “extending 2 mm behind the bend”. */
@@ -363,7 +363,10 @@ const partWay: Reader<PlainLength> = map(
     words("(?:back\\s+|down\\s+|up\\s+)?(?:to|towards?)"),
     reached,
   ),
-  ([, share, , r]) => (share > 0 && share < 1 && ("reach" in r || "to" in r) ? { ...r, share } : undefined),
+  ([, share, , r]): PlainLength | undefined => {
+    if (!(share > 0 && share < 1)) return undefined;
+    return "reach" in r ? { reach: r.reach, share } : "to" in r ? { to: r.to, share } : undefined;
+  },
 );
 const asFarAs: Reader<PlainLength> = oneOf<PlainLength>(
   partWay,

@@ -424,7 +424,7 @@ export const wayBackToEye: Reader<Place> = oneOf<Place>(
   map(seq(number, words(`(?:of\\s+the\\s+)?${BACK_TO_EYE}`)), ([f]) =>
     f > 0 && f < 1 ? { fraction: Number((1 - f).toPrecision(12)) } : undefined,
   ),
-  map(partOfWay(`\\s+(?:(?:back|forwards?|up)\\s+)?(?:to|towards?)\\s+${THE_FRONT}`), (f) => ({
+  map(partOfWay(`\\s+(?:(?:forwards?|up)\\s+)?(?:to|towards?)\\s+${THE_FRONT}`), (f) => ({
     fraction: Number((1 - f).toPrecision(12)),
   })),
 );

@@ -1,7 +1,7 @@
+import { isSame } from "../../numeric";
 import type { Place } from "../../hooks";
 import type { Telling, Waiting } from "../bench";
 import type { Said } from "../said";
-import { isSame } from "../say/common";
 import { alongShank } from "../settle";
 import { make, withDeclared } from "./making";
 

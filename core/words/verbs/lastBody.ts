@@ -1,5 +1,5 @@
+import { isSame } from "../../numeric";
 import type { Bench } from "../bench";
-import { isSame } from "../say/common";
 import type { Place } from "../../hooks";
 
 type Zone = { from: Place; to?: Place };

@@ -1,3 +1,4 @@
+import { isSame } from "../../numeric";
 import type { Telling, Waiting } from "../bench";
 import type { Kind, Said } from "../said";
 import type { Meant } from "./object";
@@ -13,7 +14,6 @@ import { settle, alongShank } from "../settle";
 import { build, missingQuantity } from "../build";
 import { finishSaid } from "../finish";
 import { lastBody } from "./lastBody";
-import { isSame } from "../say/common";
 import { sayNumber } from "../say/number";
 import { sayLength } from "../say/length";
 import type { Place } from "../../hooks";

@@ -1,3 +1,4 @@
+import { isSame } from "../../numeric";
 import type { Said } from "../said";
 import type { Bench, MadeStep, Telling } from "../bench";
 import { lastBody } from "./lastBody";
@@ -6,8 +7,6 @@ import { frontOf } from "./places";
 import type { Place } from "../../hooks";
 import type { Role } from "../../recipe";
 import type { MaterialForm } from "../../materials";
-import type { Meant } from "./object";
-import { isSame } from "../say/common";
 
 /** “rear third yellow floss, rest black floss”: what the body before it leaves of the shank, in front or behind. */
 export function takeRest(said: Said, { bench, line, text }: Telling, part?: string): void {
@@ -86,7 +85,11 @@ function meetFront(said: Said, from: Place, to: Place, bench: Bench): void {
 /** Strands of which a tag of two is wound one in front of the other. */
 const isOfTag = new Set<MaterialForm | undefined>(["tinsel", "wire", "floss", "flash", "yarn", "thread"]);
 /** “Tag: oval silver, 4 turns, and yellow floss”: the second lies in front of the first, as long as that. */
-export function takeFrontOfTag(said: Said, { role, form }: Meant, { bench }: Telling): void {
+export function takeFrontOfTag(
+  said: Said,
+  { role, form }: { role?: Role; form?: MaterialForm },
+  { bench }: Telling,
+): void {
   if (role !== "tag" || !isOfTag.has(form) || said.from || said.begin || said.end || said.there) return;
   const before = bench.made.findLast(({ step }) => step.do === "wind" && step.name === "tag")?.step;
   const front = before?.do === "wind" && before.to && frontOf(before.from, before.to);

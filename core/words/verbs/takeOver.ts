@@ -1,3 +1,4 @@
+import { isSame } from "../../numeric";
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
@@ -5,7 +6,6 @@ import type { Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
 import type { Said } from "../said";
 import type { Told } from "../told";
-import { isSame } from "../say/common";
 import { alongShank } from "../settle";
 import { goesOver, isBareBundle, NEARBY, takeOver } from "./across";
 import { make, partName } from "./making";

@@ -4,7 +4,15 @@ import { boundAlong } from "./boundAlong";
 import { withoutPlural } from "../../numeric";
 import { formSaid } from "../description";
 import type { Material, MaterialForm } from "../../materials";
-import { timesAsMuch, type LayAmount, type LengthRule, type Reach, type RecipeStep, type Role } from "../../recipe";
+import {
+  furtherBy,
+  timesAsMuch,
+  type LayAmount,
+  type LengthRule,
+  type Reach,
+  type RecipeStep,
+  type Role,
+} from "../../recipe";
 import type { Bench, Telling, Waiting } from "../bench";
 import type { Said } from "../said";
 import { anyOf } from "../parse";
@@ -480,9 +488,8 @@ function asFeelers(own: Telling["told"]["said"], bench: Telling["bench"]): void 
 /** “A bit longer” than what ends at a place is so much past it, in mm; shown with the step. */
 const A_BIT_MM = 2;
 function aBitOn(rule: LengthRule | undefined, times: number): LengthRule | undefined {
-  if (rule === undefined || !("reach" in rule || "to" in rule) || (times !== LONGER && times !== SHORTER))
-    return undefined;
-  return { ...rule, pastMm: (rule.pastMm ?? 0) + (times === LONGER ? A_BIT_MM : -A_BIT_MM) };
+  if (rule === undefined || (times !== LONGER && times !== SHORTER)) return undefined;
+  return furtherBy(rule, times === LONGER ? A_BIT_MM : -A_BIT_MM);
 }
 
 /** “A quarter shorter than it”: where a length ends at a place, nobody can say what share of it that is. */
@@ -502,7 +509,7 @@ function withMore(rule: LengthRule | undefined, mm: number | undefined): LengthR
   if (rule === undefined || mm === undefined) return rule;
   if ("mm" in rule) return rule.mm + mm > 0 ? { mm: Number((rule.mm + mm).toFixed(2)) } : undefined;
   if ("of" in rule) return rule.plus === undefined ? { ...rule, plus: { mm } } : undefined;
-  return "reach" in rule ? { ...rule, pastMm: (rule.pastMm ?? 0) + mm } : undefined;
+  return furtherBy(rule, mm);
 }
 
 /** “As long as the hackles”, where they are no hackle but a wing or a tail: so long as that. */

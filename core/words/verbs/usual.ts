@@ -1,3 +1,4 @@
+import { isSame } from "../../numeric";
 import type { Said, Kind } from "../said";
 import { type Component, type Role, proportionsOfFamily, type LengthRule, type NoodleThickness } from "../../recipe";
 import type { Bench, Telling } from "../bench";
@@ -8,7 +9,6 @@ import { isOfStem } from "../finish";
 import { looseLeft } from "../told";
 import { HERE } from "../text/place";
 import { alongShank } from "../settle";
-import { isSame } from "../say/common";
 import { sayLength } from "../say/length";
 
 /** “The rib through it, same number of turns”: as many as what was wound last had. */

@@ -1,6 +1,6 @@
+import { isSame } from "../../numeric";
 import type { RecipeStep } from "../../recipe";
 import type { Telling } from "../bench";
-import { isSame } from "../say/common";
 
 /** What says that the one lies on the other: then both cover all of it. */
 const saysOver =

@@ -1,3 +1,4 @@
+import { isSame } from "../../numeric";
 import type { Place } from "../../hooks";
 import { isColour } from "../../materials";
 import type { MaterialForm } from "../../materials";
@@ -6,7 +7,6 @@ import type { Bench, MadeStep, Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
 import type { Said } from "../said";
 import { formTold } from "../told";
-import { isSame } from "../say/common";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
 import { windsTag } from "./tag";

@@ -1,8 +1,8 @@
+import { isSame } from "../../numeric";
 import type { Place } from "../../hooks";
 import type { Component, Role } from "../../recipe";
 import type { Bench, Waiting } from "../bench";
 import type { Said } from "../said";
-import { isSame } from "../say/common";
 import { alongShank, zoneOf } from "../settle";
 import { lastBody } from "./lastBody";
 import { frontOf } from "./places";

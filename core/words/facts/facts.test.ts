@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { sayStep } from ".";
-import { read as readAll } from "./corpus/reading";
+import { sayStep } from "..";
+import { read as readAll } from "../corpus/reading";
 
 const read = (...lines: string[]) => readAll(lines.join("\n"));
 
