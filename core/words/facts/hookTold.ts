@@ -34,6 +34,8 @@ const hookSentences = [
   new RegExp(
     `(?<=^\\s*|[.;]\\s+)(?:you|we)(?:'ll|\\s+will)?\\s+(?:want|need)\\s+an?\\s+(?:[a-z-]+\\s+){0,2}(?:#|sizes?\\s+|no\\.?\\s*)?\\d{1,2}(?:\\/0)?\\s+(?:${KIND})s?(?:\\s+(?:fly|hook|for\\s+this(?:\\s+one)?))*(?=\\s*(?:[.;,](?!\\d)|$))`,
   ),
+  // “Bead: 3 mm copper; hook: 14 jig”
+  /(?<=[.;]\s+)hook\s*[:=]\s*(?=[^.;]*\d)[^.;]*(?=[.;]|$)/,
   // “For this I use a size 6 3xl with a gold bead”
   /(?<=^\s*|[.;]\s+)(?:(?:for\s+(?:this|these)(?:\s+ones?)?,?\s+)?(?:i\s+|we\s+)?(?:use|take|start\s+with|like)\s+)?(?:an?\s+)?(?:#|sizes?\s+|no\.?\s*)\d{1,2}(?:\/0)?,?\s+[1-6]\s?x\s?(?:l|long)?(?:\s+(?:nymph|streamer|wet|dry|hook))*(?=\s+with\b)/,
   // “I tie my pike fly on a 4/0, 210 thread.”
@@ -46,7 +48,7 @@ const sizeAndKind =
 
 /** All that a line about the hook alone may say. */
 export const hookWords =
-  /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|one|two|three|four|times|(?:extra|standard|regular)|long|short|shank|long-?shank(?:ed)?|short-?shank(?:ed)?|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wets?|dry|dries|nymphs?|midges?|flats|streamers?|jigs?|grubs?|scuds?|curved|straight|pupae?|emergers?|caddis|double|treble|single|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|std|reg(?:ular)?|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?|stinger|popper|de-?barbed|pinched|flattened|barb|point|on|with)$/;
+  /^(?:#?\d{1,2}(?:\/0)?(?:-#?\d{1,2}(?:\/0)?)?s?|sizes?|no|to|or|and|in|[1-6]x?(?:l|s|xl|xs)?|[1-6]x|x|one|two|three|four|times|(?:extra|standard|regular)|long|short|shank|long-?shank(?:ed)?|short-?shank(?:ed)?|heavy|light|fine|strong|wire|wide|gape|gap|barbless|wets?|dry|dries|nymphs?|midges?|flats|streamers?|jigs?|grubs?|scuds?|curved|straight|pupae?|emergers?|caddis|double|treble|single|salmon|low-?water|pike|saltwater|stainless|black|bronze|silver|gold|nickel|down-?eye|up-?eye|turned|eye|fly|flies|hook|hooks|any|anything|std|reg(?:ular)?|from|an?|down|up|similar|equivalent|like|or|weight|gauge|extra-?(?:strong|fine|heavy|long)|medium|sproat|limerick|round|perfect|bend|\d+\s*°?|degrees?|\d+°|forged|straight-eye|ring(?:ed)?|stinger|popper|de-?barbed|pinched|flattened|barb|point|on|with)$/;
 const aKind =
   /^(?:saltwater|stainless|stinger|popper|shank|eye|straight-eye|wets?|dry|dries|nymphs?|streamers?|jigs?|grubs?|scuds?|curved|pupae?|emergers?|caddis|double|single|treble|salmon|low-water|hook|hooks)$/;
 

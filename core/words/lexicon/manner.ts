@@ -90,6 +90,7 @@ export const MANNER = anyOf(
   "folded\\s+(?:over|round|around)\\s+the\\s+(?:thread|silk)",
   "(?:except|apart\\s+from|but\\s+not|all\\s+but|but(?=\\s+the\\s+(?:hackle|thorax|wing|legs|tail|head)\\s*(?:[,.;]|$)))\\s+(?:for\\s+|on\\s+|over\\s+)?(?:the\\s+)?(?:hackle|thorax|wings?|wing\\s+case|legs|tail|head|body|eye|collar|dubbing)",
   "under(?:neath)?\\s+(?:the\\s+)?body(?=\\s*(?:[,.;]|$))",
+  "(?:and\\s+)?(?:with\\s+)?(?:leav(?:e|ing)\\s+(?:the\\s+|its\\s+)?butts|butts\\s+(?:left|trimmed|clipped|cut))\\s+(?:about\\s+)?(?:\\d[\\d.]*\\s*mm\\s+(?:long\\s+)?)?(?:as|to|into|for)\\s+(?:an?\\s+|the\\s+)?(?:\\w+\\s+)?head(?:,\\s*\\d[\\d.]*\\s*mm)?",
   "folding\\s+(?:the\\s+|all\\s+the\\s+)?(?:fur|hair|fibres|barbs)\\s+back(?:wards?)?\\s+(?:(?:with|at|after|on|between)\\s+)?(?:each|every)\\s+(?:turn|wrap)",
   "(?:the\\s+|its\\s+)?(?:top|upper|lower|rear|front)\\s+(?:half|third|part|side)\\s+colou?red\\s+(?:[a-z]+\\s+)?with\\s+(?:an?|the)\\s+(?:\\w+\\s+){0,2}(?:pen|marker|felt\\s+tip)",
   "(?:poke|push|pierce|run)\\s+the\\s+hook\\s+(?:point\\s+)?through(?:\\s+(?:it|the\\s+\\w+|the\\s+hide))?",

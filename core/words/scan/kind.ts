@@ -162,7 +162,7 @@ function formAhead(
 const asHackle = /\bwound\s+(?:\w+\s+turns?\s+)?(?:as|like)\s+(?:an?\s+)?(?:hackle|collar)\b/;
 
 const forRole = new RegExp(
-  `(?<!\\bsame\\s+(?:[\\p{L}-]+\\s+){1,3}(?=as\\s+the\\s))\\b(?:for|(?<!(?:direction|way|colour|color|place|length|long|wide|thick|same|tall|high|much|far)\\s)as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,
+  `(?<!\\bsame\\s+(?:[\\p{L}-]+\\s+){1,3}(?=as\\s+the\\s))(?<!\\bbutts\\b[^,;]*)\\b(?:for|(?<!(?:direction|way|colour|color|place|length|long|wide|thick|same|tall|high|much|far)\\s)as|to\\s+(?:form|make|represent))\\s+(?:a|an|the)?\\s*(${PARTS})(?![\\p{L}])`,
   "u",
 );
 

@@ -81,12 +81,13 @@ function isAbout(r: Reading, t: Told, { role, material, isOfFibres }: Named): bo
   if (t.role === role) return t.description === undefined || !isOther(r, t, material);
   // “Tie in the partridge as a beard”, of what a list called legs.
   if (t.role !== undefined) return beneath.has(role) && beneath.has(t.role) && meansIt;
-  // “Dub from the bend”; what is dubbed between the eyes is none of the body.
-  const isOfEyes = t.said.there && "part" in t.said.there && t.said.there.part === "eyes";
-  if (role === "body" && t.verb === "dub" && !t.description && !t.refers) return !isOfEyes;
+  // “Dub from the bend”; what is dubbed between the eyes, or in front of the wing, is none of the body.
+  const beside = t.said.there && "part" in t.said.there ? t.said.there.part : undefined;
+  if (role === "body" && t.verb === "dub" && !t.description && !t.refers) return !aheadOfBody.has(beside ?? "");
   return meansIt;
 }
 
+const aheadOfBody = new Set(["eyes", "wing", "collar", "hackle", "head", "legs"]);
 const wholeHackle = /\b(?:hackles?|saddles?)$/;
 
 /** Whether a clause ties in, winds or takes over what it is about. */

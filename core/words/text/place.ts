@@ -573,7 +573,7 @@ const away: Reader<Place> = oneOf<Place>(
   (text, at) => ofStuff(text, at),
 );
 const stuffNamed = match(
-  "(saddles?|marabou|bucktail|chenille|wool|yarn|floss|foam|herls?|biots?|flank|fox|rabbit|feathers?|plumes?|hair|fur|fibres|strip|zonker|squirrel|calftail)(?=\\s*(?:[,.;)]|$|(?:and|then|with|to|in|at|for|so|by|but|\\d+)\\b))",
+  "(saddles?|marabou|bucktail|chenille|wool|yarn|floss|foam|herls?|biots?|flank|fox|rabbit|feathers?|plumes?|hair|fur|fibres|strip|zonker|squirrel|calftail|partridge|grouse|starling|woodcock|snipe|ostrich|peacock|cdc|elk|deer|teal|mallard|turkey|pheasant|guinea|braid|mylar|seal|hare|dubbing)(?=\\s*(?:[,.;)]|$|(?:and|then|with|to|in|at|for|so|by|but|\\d+)\\b))",
 );
 /** “To the foam”: so far as the part that is of it. */
 export const stuffReached: Reader<Place> = map(seq(words("the"), stuffNamed), ([, [stuff]]) => ({

@@ -5,6 +5,19 @@ import { A_COUNT, NUMBER_WORD, readNumber } from "../number";
 
 /** Parts, their places and their lengths. */
 export const parts: readonly Rule[] = [
+  // “Six strands of herl, length of the saddles”: a length, though no article says so.
+  {
+    has: [", length of the"],
+    written: /(?<=,\s+)length\s+of(?=\s+the\s+\p{L})/giu,
+    as: (m) => inPlace(m, "as long as"),
+  },
+  // “In front of the wing butts”
+  {
+    has: ["wing butts", "wing roots", "wing stubs"],
+    written:
+      /(?<=\b(?:behind|front\s+of|ahead\s+of|round|around|over)\s+the\s+wing)\s+(?:butts|roots|stubs)(?=\s*(?:[.;,]|$))/giu,
+    as: (m) => inPlace(m, ""),
+  },
   // “Thorax: same dubbing as abdomen but fuller”
   {
     has: ["as abdomen", "as body", "as thorax"],
