@@ -121,6 +121,15 @@ const ways: Way[] = [
     read: (g, words) => counted(times(numberOf(g[1] ?? ""), numberOf(g[2] ?? "1"), g[3] === undefined ? 12 : 1), words),
   },
   {
+    // “A dozen and four”
+    needs:
+      /(?:and|und)\s+(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|[1-9]\b|1[01]\b|zwei|drei|vier|fünf|sechs|sieben|acht|neun|zehn|elf)/iu,
+    pattern: rule(
+      String.raw`(${NUMBER})\s*${DOZEN}\s+(?:and|und)\s+(one|two|three|four|five|six|seven|eight|nine|ten|eleven|[1-9]|1[01]|zwei|drei|vier|fünf|sechs|sieben|acht|neun|zehn|elf)(?=\s*(?:[,;.]|$))`,
+    ),
+    read: (g, words) => counted((numberOf(g[1] ?? "") ?? NaN) * 12 + (numberOf(g[2] ?? "") ?? NaN), words),
+  },
+  {
     needs: /half/iu,
     pattern: rule(String.raw`(${NUMBER})\s*${DOZEN}\s+and\s+a\s+half`),
     read: (g, words) => counted(times((numberOf(g[1] ?? "") ?? NaN) + 0.5, 12), words),
@@ -418,9 +427,9 @@ function countsOfColours(text: string, start: number, found: Quantity[], catalog
   });
   return counts.length + firsts.length > 1 ? counts : [];
 }
-const COLOUR_AND_NUMBER = String.raw`(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)?(?=:\s))\s*[-–:]\s*(\d{1,4})(?=\s*,)`;
+const COLOUR_AND_NUMBER = String.raw`(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)?(?=:\s|\s[-–]\s))\s*[-–:]\s*(\d{1,4})(?=\s*,)`;
 /** The colour or the size right ahead of a number. */
-const TELLS_WHICH = /(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)?(?=:\s))\s*[-–:]\s*$/u;
+const TELLS_WHICH = /(\p{L}[\p{L}-]+|#\d{1,2}(?:\/0)?|(?<![\d/.,])\d{1,2}(?:\/0)?(?=:\s|\s[-–]\s))\s*[-–:]\s*$/u;
 /**
  * “olive - 18, rust - 12, grey - 6 flies”, “#14: 24, #16: 12 flies”: the unit stands with the last number and holds
  * for those ahead of it.
@@ -434,7 +443,14 @@ function carriedBack(text: string, start: number, found: Quantity[], catalogue: 
     if (!last.flies || !ahead || !isOwn(ahead[1])) return [];
     const each = isInDozens(text.slice(from, last.at[1] - start)) ? 12 : 1;
     const numbers = allOf(new RegExp(COLOUR_AND_NUMBER, "giu"), text.slice(begin, begin + ahead.index));
-    if (!numbers.every((m) => isOwn(m[1]))) return [];
+    const isSized = (word = ""): boolean => /^#?\d/.test(word);
+    // “Tan - 10, 12 and 14 - 2 dz each”: of the colour these are the sizes.
+    if (!numbers.every((m) => isOwn(m[1]) && isSized(m[1]) === isSized(ahead[1]))) return [];
+    // “12 - 14, 16 - 2 dz” may be three sizes.
+    if (
+      numbers.some((m) => /^\d/.test(m[1] ?? "") && Number(m[2]) >= LEAST_SIZE && Number(m[2]) % 2 === 0 && each === 12)
+    )
+      return [];
     return numbers.map((m): Quantity => {
       const at = start + begin + m.index + m[0].length;
       return { at: [at - (m[2] ?? "").length, at], flies: Number(m[2]) * each };

@@ -2,10 +2,11 @@ import { allOf } from "../../numeric";
 import { isCourteousWord } from "../asides";
 import { NUMBER, numberOf } from "../numbers";
 import { dozensText, isInDozens, type Quantity } from "../quantity";
+import { TAKEN } from "../stretch";
 import { sumOf, type Breakdown, type Counted } from "./types";
 
 const LIST_BEHIND =
-  /^\s*(?:(?:mixed|assorted|in all|altogether|in total|total|of flies|flies|gemischt|sortiert|insgesamt)(?!\p{L}))?\s*:\s/iu;
+  /^[\s,]*(?:(?:mixed|assorted|in all|altogether|in total|total|of flies|flies|gemischt|sortiert|insgesamt)(?!\p{L}))?[\s,]*:\s/iu;
 const COUNT_AHEAD = new RegExp(
   String.raw`(?<=(?:^|[,;])\s*(?:(?:and|und|plus)\s+)?)(${NUMBER})\s+(?:(?:x|×|of)\s+)?(?=\p{L})(?!(?:dz|doz|dtz|dutzend|flies|pcs|stück))`,
   "giu",
@@ -22,7 +23,7 @@ export function summedUp({ text, start, quantities }: Counted): Breakdown | unde
   const before = text.slice(0, (total?.at[0] ?? start) - start);
   if (total?.flies === undefined || !(before.match(/[\p{L}\d']+/gu) ?? []).every(isCourteousWord)) return undefined;
   const ahead = text.slice(0, total.at[1] - start);
-  const lead = isInDozens(ahead) ? LIST_BEHIND.exec(text.slice(ahead.length))?.[0] : undefined;
+  const lead = isInDozens(ahead) ? LIST_BEHIND.exec(text.slice(ahead.length).replaceAll(TAKEN, " "))?.[0] : undefined;
   if (lead === undefined) return undefined;
   const from = ahead.length + lead.length;
   const parts = allOf(COUNT_AHEAD, text.slice(from)).map((m): Quantity => {

@@ -21,6 +21,8 @@ function sizeCarried(
     return before.size;
   const isCounted = line.flies !== undefined || line.doubts.some((d) => d.code === "DOZENS_OR_FLIES");
   if (isNamed || !pattern || before?.pattern !== pattern.id || !isCounted) return undefined;
+  // “6 dz 14 on 1 April, 4 dz on 1 May”: the same once more, for another day.
+  if (colours.length === 0 && !formSaid && FOR_A_DAY.test(line.text)) return before.size;
   // “… 16 by 1 March and another 2 dz by 1 April”: of the same.
   if (colours.length === 0 && AGAIN.test(line.text)) return before.size;
   // “1 dz with a red tail, 1 dz without”: fewer could be a part of those before, and are asked about.
@@ -29,6 +31,9 @@ function sizeCarried(
   return isOther ? before.size : undefined;
 }
 
+/** A quantity and for when it is, and nothing else. */
+const FOR_A_DAY =
+  /^\s*(?:(?:and|und|then|plus|dann)\s+)?\S+\s+(?:dz|doz\p{L}*|dozen|dtzd?|dutzend|pcs|flies|stück)\.?\s+(?:on|by|for|in|am|bis|zum|im|until)\s+(?:the\s+)?\d{0,2}\.?(?:st|nd|rd|th)?\s*\p{L}{3,9}\.?\s*$/iu;
 const MONTH_AT_END = /(?<!\p{L})(?:jan|feb|mär|mar|apr|ma[iy]|jun|jul|aug|sep|o[ck]t|nov|de[cz])\p{L}{0,6}[.!?]*$/iu;
 
 export function settleSize(s: ItemState, stretch: Stretch, draft: Draft, isPart: boolean): void {
