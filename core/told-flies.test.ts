@@ -76,7 +76,6 @@ describe("flies as tiers tell them", () => {
         "1138-slate-drake-ish-parachute: ZONE_EMPTY",
         "1143-easy-pupa-for-the-club-night: MATERIAL_UNKNOWN",
         "1157-weir-pool-green-egg-sedge: PLACE_NOT_THERE",
-        "1163-the-long-jetty-sandeel: KEPT_OTHERWISE",
         "1178-the-bait-store-pike-bunny: PLACE_NOT_THERE",
         "1188-breaker-point-baitfish: LENGTH_RULE_UNRESOLVED",
         "1191-clay-bank-bullhead: TOO_MANY_TURNS",

@@ -108,6 +108,8 @@ export class Bench {
   readonly made: MadeStep[] = [];
   /** Windings whose turns nobody has said yet: a later line may. */
   readonly usualTurns = new Set<string>();
+  /** What was laid and nobody has said how long: a later line may. */
+  readonly usualLengths = new Set<string>();
   /** Windings that end where the body does, because nobody said where. */
   readonly overBody = new Set<string>();
   /** Windings of what was only named, as “four herls for the body”: a later line may say how it is wound. */

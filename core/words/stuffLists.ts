@@ -80,7 +80,7 @@ function isTakenUp(r: Reading, { description }: Item, from: number): boolean {
 }
 
 const inOneLine =
-  /^\s*(?:(?:the\s+)?materials?(?:\s+list)?|ingredients|kit(?:\s+list)?|what\s+you(?:\s+will|'ll)?\s+need|you(?:\s+will|'ll)?\s+need|you\s+want|for\s+this(?:\s+(?:one|fly))?\s+(?:you|we)(?:\s+will|'ll)?\s+need)\s*(?::\s*|\s(?=an?\s|some\s|size\s|\d))/;
+  /^\s*(?:[-*•]\s*)?(?:(?:the\s+)?materials?(?:\s+list)?|ingredients|kit(?:\s+list)?|what\s+you(?:\s+will|'ll)?\s+need|you(?:\s+will|'ll)?\s+need|you\s+want|for\s+this(?:\s+(?:one|fly))?\s+(?:you|we)(?:\s+will|'ll)?\s+need)\s*(?::\s*|\s(?=an?\s|some\s|size\s|\d))/;
 
 const inForm = remembered((line) => inOneForm(plain(line)));
 /** “You need a size 14 nymph hook, brown thread, pheasant tail and copper wire”: all in one line. */

@@ -29,7 +29,7 @@ export function readFacts(r: Reading, i: number): void {
   }
 }
 const stuffAhead =
-  /^\s*(?:you(?:\s+will|'ll)?\s+need|you\s+want|what\s+you(?:\s+will|'ll)?\s+need|(?:the\s+)?materials?(?:\s+list)?|ingredients|kit(?:\s+list)?)\s*:\s+(?=\S)/;
+  /^\s*(?:[-*•]\s*)?(?:you(?:\s+will|'ll)?\s+need|you\s+want|what\s+you(?:\s+will|'ll)?\s+need|(?:the\s+)?materials?(?:\s+list)?|ingredients|kit(?:\s+list)?)\s*:\s+(?=\S)/;
 const FEWEST_NAMED = 3;
 const MOST_WORDS = 8;
 

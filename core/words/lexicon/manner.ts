@@ -191,6 +191,7 @@ export const MANNER = anyOf(
   "(?:just\\s+)?an?\\s+(?:mist|haze|whisper|breath|suggestion)(?=\\s*(?:[,.;]|$|and\\b))",
   "(?:again|also|this\\s+time)(?=\\s+(?:[a-z]+)\\s*(?:[,.;]|$))",
   "(?:hollow|reverse)[-\\s]tied|tied\\s+(?:hollow|in\\s+reverse|reversed)",
+  "(?:with\\s+)?(?:the\\s+|their\\s+|its\\s+)?butts?\\s+(?:ends?\\s+)?(?:then\\s+)?(?:trimmed|clipped|cut)(?:\\s+(?:off|back))?(?:\\s+(?:to|at))?\\s+(?:about\\s+)?(?:\\d[\\d.,]*\\s*mm|an?\\s+millimet(?:re|er)|just)\\s+(?:in\\s+front\\s+of|ahead\\s+of|behind|short\\s+of|from)\\s+the\\s+[a-z]+",
   "butts?\\s+(?:ends?\\s+)?(?:first|forwards?)(?=\\s*(?:[,.;]|$|and\\b))",
   "(?:another|an?\\s+second|an?\\s+third|the\\s+(?:second|third|last)|second|third)(?=\\s+(?:bunch|clump|bundle|pinch)\\b)",
   "(?:tied\\s+)?in\\s+an?\\s+x|x[-\\s]tied",

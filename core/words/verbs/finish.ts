@@ -1,3 +1,4 @@
+import type { Description } from "../description";
 import { formTold } from "../told";
 import type { Place } from "../../hooks";
 import type { LiquidKind } from "../../tying";
@@ -12,8 +13,8 @@ import { verb } from "./verb";
 /** The product that a clause names; “varnish it” names it by its verb. */
 function productOf(t: Telling): Component {
   const { told, bench, text } = t;
-  // “Finish, thread tan …”: thread is no product that is put on.
-  if (told.description && formTold(told) !== "thread") {
+  // “Finish, thread tan …”, “glued in sockets burnt into the hair”: neither of them is a product that is put on.
+  if (told.description && formTold(told) !== "thread" && !isTiedIn(t, told.description)) {
     const object = objectOf({ ...t, told: { ...told, role: "finish" } });
     if (object.component) return object.component;
   }
@@ -32,6 +33,13 @@ function productOf(t: Telling): Component {
   const means = { form: "liquid" as const, figures: { liquid: { kind: word ?? "lacquer" } } };
   const { material } = bench.resolve({ at: 0, end: 0, text: word ?? "lacquer", means });
   return bench.componentFor("finish", material, word);
+}
+
+/** “The hair”, of a fly whose legs are of it. */
+function isTiedIn({ bench }: Telling, description: Description): boolean {
+  const { material } = bench.resolve(description);
+  if (!material || material.form === "liquid") return false;
+  return bench.components.some((c) => c.role !== "finish" && bench.materialOf(c) === material);
 }
 
 /** Where a coat or a drop goes, when it is not the head: along a part that is there, or at a place. */

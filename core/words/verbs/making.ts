@@ -48,6 +48,7 @@ export function make(
   const where = more.where ?? ([told.at, told.end] as const);
   complete(said, kind, object, t, more.where);
   const isRuleSaid = said.rule !== undefined;
+  const isLengthSaid = said.shown !== undefined;
   usualAmounts(said, kind, object, t);
   const material = bench.materialOf(component);
   const context = {
@@ -88,6 +89,7 @@ export function make(
   askOtherSizes(said, t);
   bench.push(sized, line.number, more.before);
   if (!isRuleSaid && said.rule?.turns !== undefined) bench.usualTurns.add(id);
+  if (!isLengthSaid) bench.usualLengths.add(id);
   line.steps.push(id);
   return sized;
 }

@@ -65,12 +65,26 @@ export const windings: readonly Rule[] = [
       /(?<=^\W*(?:body|abdomen|thorax)\s*[:=,–-]\s*)(?:the\s+)?(?:(?:tying|working|bare)\s+)?(?:thread|silk)\s+dubbed\s+with\s+(?=\p{L}|\d)/giu,
     as: (m) => inPlace(m, ""),
   },
-  // “Coarse dubbing of brown seal”
+  // “Trim it flat below, a cone towards the eye”: a shape, and no bead.
+  {
+    has: ["cone"],
+    written:
+      /(?<=(?<!\p{L})(?:trim|clip|cut|shape)(?!\p{L})[^.;]*)(?<!\p{L})(?:(?:in)?to\s+)?an?\s+cone,?\s+(?:narrow(?:er|ing)?\s+|tapering\s+)?(?:to|towards?)\s+the\s+(?:eye|head|front|bend|rear|back|tail)(?!\p{L})/giu,
+    as: (m) => inPlace(m, "a neat cone"),
+  },
+  // “Coarse dubbing of brown seal”, “the finest possible dubbing of hare”
   {
     has: ["dubbing of"],
     written:
-      /(?<=^\W*(?:body|abdomen|thorax|collar|head)\s*[:=,–-]\s*)(?:an?\s+)?((?:coarse|rough|fine|soft|loose|tight|sparse|thick)\s+)?dubbing\s+of\s+(\p{L}[\p{L}\s'’-]*?)(?=\s*(?:[.;,]|$))/giu,
-    as: (m) => inPlace(m, `${m[1] ?? ""}${m[2] ?? ""} dubbing`),
+      /(?<=^\W*(?:the\s+)?(?:body|abdomen|thorax|collar|head)(?:\s*[:=,–-]|\s+is)\s*)(?:(?:an?|the)\s+)?((?:(?:thinnest|finest|sparsest|slimmest|lightest)(?:\s+possible)?|coarse|rough|fine|soft|loose|tight|sparse|thick|thin|slim)\s+)?dubbing\s+of\s+(\p{L}[\p{L}\s'’-]*?)(?=\s*(?:[.;,]|$))/giu,
+    as: (m) => inPlace(m, `${/st\s/iu.test(m[1] ?? "") ? "sparse " : (m[1] ?? "")}${m[2] ?? ""} dubbing`),
+  },
+  // “The thinnest possible dubbing of mole”
+  {
+    has: ["thinnest", "finest", "sparsest", "slimmest", "lightest"],
+    written:
+      /(?:(?<!\p{L})(?:an?|the)\s+)?(?:very\s+)?(?<!\p{L})(?:thinnest|finest|sparsest|slimmest|lightest)(?:\s+possible|\s+(?:you|i)\s+can)?\s+(?=(?:dubbing|layer|veil|covering|film|body|noodle)(?!\p{L}))/giu,
+    as: (m) => inPlace(m, "a thin "),
   },
   // “Hare's mask 2 parts, rabbit 1 part”
   {
