@@ -106,6 +106,7 @@ describe("flies as tiers tell them", () => {
         "1339-deckhand-leech-simple: MATERIAL_UNKNOWN",
         "134-barge-leech: MATERIAL_UNKNOWN",
         "1347-twopenny-dry: PLACE_NOT_THERE",
+        "1361-boathouse-long-streamer: MATERIAL_UNKNOWN",
         "138-chapel-pike: HOOK_SIZE_TOO_FAR",
         "147-dock-crab: PIECE_TOO_SHORT",
         "156-ropewalk-streamer: LENGTH_RULE_UNRESOLVED",

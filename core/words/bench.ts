@@ -108,7 +108,7 @@ export class Bench {
   readonly made: MadeStep[] = [];
   /** Windings whose turns nobody has said yet: a later line may. */
   readonly usualTurns = new Set<string>();
-  /** What was laid and nobody has said how long: a later line may. */
+  /** What was laid, or a hackle, and nobody has said how long: a later line may. */
   readonly usualLengths = new Set<string>();
   /** Windings that end where the body does, because nobody said where. */
   readonly overBody = new Set<string>();

@@ -24,7 +24,7 @@ import { aroundRead, leaving, leavingAtEye, leavingMm } from "./wind";
 
 const thickness: [string, NoodleThickness][] = [
   [
-    "(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:skinny|sparse(?:ly)?|sparing(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)(?!\\s+(?:at\\s+(?:first|the\\s+(?:start|beginning|back|rear|tail|bend))|to\\s+(?:start|begin))\\b)",
+    "(?:very\\s+|quite\\s+|fairly\\s+|rather\\s+)?(?:skinny|sparse(?:ly)?|sparing(?:ly)?|thin(?:ly|nish)?|slim|fine|light(?:ly)?)(?!\\s+(?:(?:at|towards?)\\s+(?:first|(?:the|both|either)\\s+(?:start|beginning|back|rear|tail|bend|ends?))|to\\s+(?:start|begin))\\b)",
     "sparse",
   ],
   ["medium(?:\\s+thick)?|normal", "medium"],
@@ -78,7 +78,7 @@ const shapes: [string, DubbedShape][] = [
   ],
   ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
-    "(?:(?:in\\s+the\\s+)?shaped?\\s+(?:like|of)\\s+an?\\s+)?cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+(?:in|at)\\s+the\\s+(?:middle|centre)|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:and\\s+)?taper(?:ed|ing)\\s+(?:to|towards)\\s+(?:both|either|each)\\s+ends?)?|(?:taper(?:ed|ing)|(?:thin|slim)(?:n|m)er|narrower)\\s+(?:to|towards|at)\\s+(?:both|either|each)\\s+ends?",
+    "(?:(?:in\\s+the\\s+)?shaped?\\s+(?:like|of)\\s+an?\\s+)?cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+(?:in|at)\\s+the\\s+(?:middle|centre)|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:(?:and|but)\\s+)?(?:taper(?:ed|ing)|thin(?:ner)?|slim(?:mer)?|narrow(?:er)?)\\s+(?:to|towards|at)\\s+(?:the|both|either|each)\\s+ends?)?|(?:taper(?:ed|ing)|thin(?:ner)?|slim(?:mer)?|narrow(?:er)?)\\s+(?:to|towards|at)\\s+(?:both|either|each|the)\\s+ends\\b",
     "cigar",
   ],
   [

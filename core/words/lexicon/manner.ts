@@ -232,6 +232,7 @@ export const MANNER = anyOf(
   "after\\s+(?:each|every)(?:\\s+(?:one|turn|wrap))?(?=\\s*(?:[,.;]|$))",
   "(?<=\\bdub\\s)the\\s+(?:whole\\s+)?lot(?=\\s+(?:with|in|using)\\b)",
   "(?:cone|bullet|ball|wedge)[\\s-]+shaped",
+  "stripped(?:\\s+(?:bare|clean))?\\s+at\\s+(?:the|its)\\s+(?:butt|base|root|bottom)(?:\\s+end)?",
   "on\\s+(?:a\\s+|the\\s+)?split\\s+(?:thread|silk)",
   "each\\s+folded\\s+over\\s+an?\\s+(?:section|part|half)\\s+of\\s+(?:the\\s+)?thorax",
   "between(?=\\s*(?:[,.;]|$))",

@@ -39,6 +39,26 @@ test.each([
   expect(lines[4]?.notes).toContain("of the wing of line 4");
 });
 
+test.each([
+  ["The hackle should be half again as long as the gape", 1.5],
+  ["The front hackle is one and a half times the gape", 1.5],
+  ["Hackle length: twice the gape", 2],
+])("“%s” is of the hackle that is there", (line, times) => {
+  const text = ["Spider", "Hook: W1 12", "Body: olive fur", "Hackle: brown hackle, 3 turns", line].join("\n");
+  const { recipe, lines } = readRecipe(text, { materials: cabinet, hooks });
+  const barbs = recipe.steps.flatMap((s) => (s.do === "wind" && s.barb ? [s.barb] : []));
+  expect(barbs).toEqual([
+    [
+      { of: "gape", times },
+      { of: "gape", times },
+    ],
+  ]);
+  expect(lines.at(-1)).toMatchObject({
+    asks: [],
+    notes: [expect.stringMatching(/^of the (?:hackle|collar) of line 4$/)],
+  });
+});
+
 test("A tail that said its own length is not made another without a question", () => {
   const { tail, asks } = toldLater("The tail is half the shank long", "Tail: 10 brown hackle fibres, twice the gape");
   expect(tail).toEqual(["2 × the gape"]);

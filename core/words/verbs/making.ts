@@ -48,7 +48,7 @@ export function make(
   const where = more.where ?? ([told.at, told.end] as const);
   complete(said, kind, object, t, more.where);
   const isRuleSaid = said.rule !== undefined;
-  const isLengthSaid = said.shown !== undefined;
+  const isLengthSaid = said.shown !== undefined || said.barb !== undefined;
   usualAmounts(said, kind, object, t);
   const material = bench.materialOf(component);
   const context = {
