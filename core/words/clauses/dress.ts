@@ -78,7 +78,7 @@ const shapes: [string, DubbedShape][] = [
   ],
   ["(?:slim|slender)(?:\\s+taper(?:ed)?)?", "slim"],
   [
-    "(?:(?:in\\s+the\\s+)?shaped?\\s+(?:like|of)\\s+an?\\s+)?cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+(?:in|at)\\s+the\\s+(?:middle|centre)|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:(?:and|but)\\s+)?(?:taper(?:ed|ing)|thin(?:ner)?|slim(?:mer)?|narrow(?:er)?)\\s+(?:to|towards|at)\\s+(?:the|both|either|each)\\s+ends?)?|(?:taper(?:ed|ing)|thin(?:ner)?|slim(?:mer)?|narrow(?:er)?)\\s+(?:to|towards|at)\\s+(?:both|either|each|the)\\s+ends\\b",
+    "(?:(?:in\\s+the\\s+)?shaped?\\s+(?:like|of)\\s+an?\\s+)?cigar(?:[- ]shaped?)?|(?:fullest|thickest|fattest)\\s+(?:in|at)\\s+the\\s+(?:middle|centre)|(?:rather\\s+|a\\s+bit\\s+|quite\\s+)?(?:plump|fat|thick|full)(?:t?er)?\\s+in\\s+the\\s+middle(?:,?\\s+(?:(?:and|but)\\s+)?(?:taper(?:ed|ing)|thin(?:ner)?|slim(?:mer)?|narrow(?:er)?)\\s+(?:to|towards|at)\\s+(?:the|both|either|each)\\s+ends?)?|(?:taper(?:ed|ing)|thin(?:ner)?|slim(?:mer)?|narrow(?:er)?)\\s+(?:to|towards|at)\\s+(?:(?:both|either|each)\\s+ends?|the\\s+ends)\\b",
     "cigar",
   ],
   [

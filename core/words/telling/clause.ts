@@ -13,6 +13,7 @@ import { actListed, actListedThread } from "./listed";
 import { verbOf } from "../verbs";
 import { objectOf } from "../verbs/object";
 import { windNew, tellWind } from "../verbs/wind";
+import { saysThreadOver } from "../verbs/overWeight";
 import { isListInOne } from "./spoken";
 import { tellAct } from "../verbs/act";
 import { actUnsaid } from "./unsaid";
@@ -225,6 +226,7 @@ function goesOnWithLast({ r, t, i, n }: ToldClause): boolean {
 }
 
 function tellThreadAlone({ r, t }: ToldClause): boolean {
+  if (saysThreadOver(t)) return true;
   const { told, bench } = t;
   const thread = { ...t, told: { ...told, role: "thread" as const } };
   if (isThreadStarted(r, told)) {

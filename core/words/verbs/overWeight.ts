@@ -12,6 +12,10 @@ const USUAL_LENGTH = 0.4;
 const weight = "(?:lead|wire|weight|weighting|turns\\s+of\\s+lead)";
 const BINDS = "\\b(?:cover|lock|secure|bind|fix|hold|tack|lash)(?:s|ing|ed)?\\s+";
 const itself = new RegExp(`${BINDS}(?:it|this|that|them|these)\\b`);
+/** “Thread over.”, “Cover with thread.” */
+const isOver = new RegExp(
+  `^\\W*(?:and\\s+)?(?:(?:tying\\s+)?(?:thread|silk)\\s+)?(?:back\\s+)?over\\W*$|^\\W*${BINDS}(?:over\\s+|down\\s+)?with\\s+(?:the\\s+|your\\s+)?(?:tying\\s+)?(?:thread|silk)\\W*$`,
+);
 const overIt = new RegExp(
   `${BINDS}(?:up\\s+|down\\s+)?(?:the\\s+|all\\s+)*(?:\\w+\\s+)?${weight}\\b|\\b(?:over|through)\\s+(?:the\\s+)?${weight}(?!\\s+(?:to|up|down|back\\s+to)\\b)\\b`,
 );
@@ -90,8 +94,10 @@ export function windsOverWeight(t: Telling): boolean {
   const words = t.text.slice(told.at, told.end);
   const { said } = told;
   const isLast = bench.component(bench.last.component)?.role === "weight";
-  if (!overIt.test(words) && !(isLast && itself.test(words))) return false;
-  if (!(ofThread.test(words) || headOfThread.test(t.text)) || said.wraps !== undefined) return false;
+  if (!overIt.test(words) && !(isLast && (itself.test(words) || isOver.test(words)))) return false;
+  const isOfThread =
+    ofThread.test(words) || headOfThread.test(t.text) || (told.role === "thread" && isOver.test(words));
+  if (!isOfThread || said.wraps !== undefined) return false;
   const further = goesFurther.test(words) ? undefined : said.end;
   if ((further ?? said.to ?? said.begin ?? said.from) !== undefined) return false;
   const goesOn: Place | undefined = backToBend.test(words) ? { landmark: "bend" } : undefined;
@@ -99,6 +105,10 @@ export function windsOverWeight(t: Telling): boolean {
   if (goesOn) windOnTo(t, goesOn);
   return true;
 }
+
+/** “Weight: 8 turns of lead, thread over”, of which the list would make a further weight. */
+export const saysThreadOver = (t: Telling): boolean =>
+  isOver.test(t.text.slice(t.told.at, t.told.end)) && windsOverWeight(t);
 
 const backToBend = /\band\s+(?:then\s+)?(?:back|down|on)\s+to\s+the\s+bend\b/;
 /** “Over the lead and back to the bend”: from where the weight ends it goes on. */
