@@ -103,6 +103,7 @@ export function windsOverWeight(t: Telling): boolean {
   const goesOn: Place | undefined = backToBend.test(words) ? { landmark: "bend" } : undefined;
   if (!windOver(t, bothWays.test(words) || (said.passes === 2 && !goesOn))) return false;
   if (goesOn) windOnTo(t, goesOn);
+  if (isOver.test(words)) told.understood.push({ at: told.at, end: told.end });
   return true;
 }
 
