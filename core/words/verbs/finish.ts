@@ -36,9 +36,11 @@ function productOf(t: Telling): Component {
 }
 
 /** “The hair”, of a fly whose legs are of it. */
-function isTiedIn({ bench }: Telling, description: Description): boolean {
+function isTiedIn({ bench, told }: Telling, description: Description): boolean {
+  const form = formTold(told);
+  // What is put on, or known to nobody, is looked for by who takes it: that it is new is told once.
+  if (form === undefined || form === "liquid") return false;
   const { material } = bench.resolve(description);
-  if (!material || material.form === "liquid") return false;
   return bench.components.some((c) => c.role !== "finish" && bench.materialOf(c) === material);
 }
 

@@ -94,16 +94,16 @@ export function windsOverWeight(t: Telling): boolean {
   const words = t.text.slice(told.at, told.end);
   const { said } = told;
   const isLast = bench.component(bench.last.component)?.role === "weight";
-  if (!overIt.test(words) && !(isLast && (itself.test(words) || isOver.test(words)))) return false;
-  const isOfThread =
-    ofThread.test(words) || headOfThread.test(t.text) || (told.role === "thread" && isOver.test(words));
+  const isOverAlone = isOver.test(words);
+  if (!overIt.test(words) && !(isLast && (itself.test(words) || isOverAlone))) return false;
+  const isOfThread = ofThread.test(words) || headOfThread.test(t.text) || (told.role === "thread" && isOverAlone);
   if (!isOfThread || said.wraps !== undefined) return false;
   const further = goesFurther.test(words) ? undefined : said.end;
   if ((further ?? said.to ?? said.begin ?? said.from) !== undefined) return false;
   const goesOn: Place | undefined = backToBend.test(words) ? { landmark: "bend" } : undefined;
   if (!windOver(t, bothWays.test(words) || (said.passes === 2 && !goesOn))) return false;
   if (goesOn) windOnTo(t, goesOn);
-  if (isOver.test(words)) told.understood.push({ at: told.at, end: told.end });
+  if (isOverAlone) told.understood.push({ at: told.at, end: told.end });
   return true;
 }
 
