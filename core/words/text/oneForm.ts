@@ -87,6 +87,8 @@ const forms: readonly Form[] = [
     written: /(?<=\d\s*)(?:millimet(?:re|er)s?|mms)(?![\p{L}\p{N}])/gu,
     as: (all) => "mm".padEnd(all.length),
   },
+  // “0,5 mm”: a comma where others write a stop.
+  { has: [","], written: /(?<=(?<![\d.,])\d),(?=\d{1,2}\s*mm\b)/gu, as: () => "." },
   { has: ["inch"], written: /(?<=\d)\s*inch(?:es)?\b/gu, as: (all) => '"'.padEnd(all.length) },
   // “The hook bend”, “the bend of the hook”: what has no other bend.
   {

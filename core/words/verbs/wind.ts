@@ -589,7 +589,9 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   // What is palmered goes over the body, as a rib does.
   if (isHackled && (said.palmered || said.over !== undefined)) boundBehind(bench, w);
   const isForward = said.way === "forward" || said.over !== undefined;
-  const isPalmered = said.palmered || (isForward && isBehindBody(bench, w));
+  // “Tie in a hackle, dub a body. Hackle: 5 turns”: it goes forward, though nobody says where.
+  const isLeftBehind = !isPlaced(said) && isOlderThanBody(bench, w);
+  const isPalmered = said.palmered || ((isForward || isLeftBehind) && isBehindBody(bench, w));
   const goesOver = (component?.role ?? w.role) === "rib" || (isHackled && isPalmered && !said.roundPost);
   const isOpen =
     goesOver &&
@@ -630,6 +632,12 @@ function postAt(bench: Bench): Place | undefined {
 function isBehindBody(bench: Bench, w: Waiting): boolean {
   const front = ribbed(bench);
   return front !== undefined && w.at !== undefined && alongShank(w.at) > alongShank(front) + 0.2;
+}
+
+/** Whether the body was made when this hung there already. */
+function isOlderThanBody(bench: Bench, w: Waiting): boolean {
+  const body = bench.made.findLastIndex((m) => bench.component(m.step.component)?.role === "body");
+  return body > bench.made.findIndex((m) => m.step.id === w.step);
 }
 
 function rearOfBody(bench: Bench): Place | undefined {

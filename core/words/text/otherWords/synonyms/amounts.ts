@@ -1,0 +1,120 @@
+import type { Rule } from "../../leftOut";
+import { A_COUNT, NUMBER_WORD } from "../../number";
+import { said } from "./said";
+
+/** How many, and of what pieces. */
+export const amounts: readonly Rule[] = [
+  said(
+    ["fibre", "fiber"],
+    "(?<=[:=–-]\\s)((?!an?\\s|few\\s|some\\s)(?:\\p{L}+\\s+){1,3}fib(?:re|er)s)\\s*(?:x\\s?|\\()(\\d{1,2})\\)?(?=\\s*(?:[,.;]|$))",
+    "$2 $1",
+  ),
+  said(
+    ["twisted"],
+    `(?<=[:=–-]\\s)(${A_COUNT})\\s+twisted\\s+((?:\\p{L}+\\s+){1,3}(?:fib(?:re|er)s|herls|strands))(?=\\s*(?:[,.;]|$))`,
+    "$1 $2 twisted",
+  ),
+  said(
+    ["tips from"],
+    `(?<=[:=–-]\\s)(?:the\\s+)?tips\\s+from\\s+(?=(?:${A_COUNT})\\s+(?:\\p{L}+\\s+){1,2}(?:hackles|feathers|plumes))`,
+    "tips of ",
+  ),
+  said(
+    ["grizzly tips", "dun tips", "badger tips", "ginger tips"],
+    "(?<=\\b(?:grizzly|dun|badger|ginger))\\s+tips(?=\\s*(?:[,.;]|$|on\\b))",
+    " hackle tips",
+  ),
+  said(
+    ["matched"],
+    "(?<=[:=–-]\\s)matched\\s+(?=(?:\\p{L}+\\s+){0,2}(?:hackle|feather)\\s+tips(?!\\p{L}))",
+    "a pair of ",
+  ),
+  said(["poly-yarn"], "poly-yarn(?!\\p{L})", "poly yarn"),
+  said(["("], `(?<=\\b\\d{1,3}\\s*)\\((?:${NUMBER_WORD})\\)`, ""),
+  said(
+    ["hank", "lock of", "sprig", "spray", "group", "stack of", "sheaf", "swatch", "hunk", "wad of"],
+    `(?<!\\p{L})(?:hanks?|locks?|sprigs?|sprays?|groups?|stacks?|shea(?:f|ves)|swatch(?:es)?|hunks?|wads?)(?=\\s+of\\s)`,
+    "bunch",
+  ),
+  said(["x "], `(?<=\\b\\d{1,3})\\s*x\\s+((?:\\p{L}+\\s+){1,3})fib(?:re|er)(?=\\s*(?:[,.;]|$))`, " $1fibres"),
+  said(["fibs"], "(?<=\\d\\s*)fibs(?=\\s)", "fibres of"),
+  said(
+    ["flues", "whisks of"],
+    `(?<=\\b${A_COUNT}\\s+(?:\\p{L}+\\s+)?)(?:flues|whisks)(?=\\s+(?:of|from)\\s)`,
+    "fibres",
+  ),
+  said(
+    ["separate", "individual", "single fib", "single hair"],
+    `(?<=\\b${A_COUNT}\\s+)(?:separate|individual|single)\\s+(?=(?:fib(?:re|er)s|hairs|strands|barbs)(?!\\p{L}))`,
+    "",
+  ),
+  said(
+    ["taken", "pulled", "plucked", "snipped", "torn", "peeled"],
+    "(?<=\\b(?:fib(?:re|er)s|hairs|barbs|strands|herls|slips)\\s+)(?:taken|pulled|plucked|snipped|torn|peeled)(?=\\s+(?:from|off)\\s)",
+    "",
+  ),
+  said(
+    ["patch", "hide", "skin"],
+    `(?<=\\b${A_COUNT}\\s+)hairs\\s+from\\s+(?:an?|the)\\s+(deer|elk|moose|calf|squirrel|hare|goat|badger)\\s+(?:patch|hide|skin|mask|tail)(?=\\s*(?:[,.;]|$))`,
+    "$1 hairs",
+  ),
+  said(
+    ["stacked", "cleaned", "evened", "combed"],
+    `(?<=\\b${A_COUNT}\\s+)(stacked|cleaned|evened|combed)\\s+((?:\\p{L}+\\s+){0,2}(?:hairs|fib(?:re|er)s))(?=\\s*(?:[,.;]|$))`,
+    "$2, $1",
+  ),
+  said(["matched", "paired"], "(?<=\\b(?:from|of)\\s+)(?:well-?\\s?)?(?:matched|paired)(?=\\s+\\p{L})", ""),
+  said(
+    ["matched", "paired"],
+    "(?<=[:=–-]\\s)(?:matched|paired)\\s+(?=(?:\\p{L}+\\s+){1,3}slips(?!\\p{L}))",
+    "a pair of ",
+  ),
+  said(["hair"], "(?<!\\p{L})((?:deer|elk|moose|calf|squirrel|goat)\\s+hair)\\s*\\((\\d{1,3})\\)", "$2 fibres of $1"),
+  said(
+    ["herl"],
+    `(?<=^\\W*(?:body|thorax|abdomen|underbody)\\s*[:=,–-]\\s*)((?:\\p{L}+\\s+){0,2}herl)\\s*,?\\s*(?:\\((\\d|${NUMBER_WORD})\\)|x\\s?(\\d)|(\\d)\\s?x|(\\d|${NUMBER_WORD})(?:\\s+pieces)?)(?=\\s*(?:[,.;]|$))`,
+    "$2$3$4$5 strands of $1",
+  ),
+  said(
+    ["layer"],
+    "(?:an?\\s+)?(?:second\\s+layer\\s+over\\s+the\\s+first|(?:one\\s+)?layer\\s+over\\s+(?:another|the\\s+other))",
+    "two layers",
+  ),
+  said(["first back"], "first\\s+back,?\\s+(?:and\\s+)?then\\s+(?:forwards?|up)(?:\\s+again)?", "there and back"),
+  said(
+    ["wound twice", "wrapped twice"],
+    "(?<=^\\W*(?:body|abdomen|underbody)(?!\\p{L}).*)(?:wound|wrapped)\\s+twice(?=\\s*(?:[,.;]|$))",
+    "two layers",
+  ),
+  said(
+    ["winds", "rounds", "rotations", "laps", "revolutions", "windings", "circuits"],
+    `(?<=\\b${A_COUNT}\\s+(?:(?:open|touching|even|evenly\\s+spaced|close|tight|full|wide)\\s+)?)(?:winds|rounds|rotations|laps|revolutions|windings|circuits)(?!\\p{L})`,
+    "turns",
+  ),
+  said(["bands"], `(?<=^\\W*rib(?:bing)?(?!\\p{L}).*\\b${A_COUNT}\\s+)bands(?!\\p{L})`, "turns"),
+  said(
+    ["turns"],
+    `(?:(?<=,\\s+)(?:giving|making|that's|that\\s+is|which\\s+is|so(?:\\s+that)?|total(?:ling)?)\\s+)(?=(?:about\\s+)?${A_COUNT}\\s+(?:\\p{L}+\\s+)?(?:turns|wraps)(?!\\p{L}))`,
+    "",
+  ),
+  said(
+    ["turns"],
+    "(?<=\\b(?:turns|wraps))\\s+(?:(?:are\\s+)?(?:show(?:ing|s)?|visible)|in\\s+(?:all|total)|altogether)(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
+  said(
+    ["visible turns", "total of"],
+    `(?<=\\b${A_COUNT}\\s+)visible\\s+(?=turns)|(?:an?\\s+)?total\\s+of\\s+(?=${A_COUNT}\\s+(?:turns|wraps))`,
+    "",
+  ),
+  said(
+    ["x"],
+    `(?<=,\\s)(\\d{1,2})\\s?x(?=\\s*(?:[.;]|$))(?<=^\\W*(?:rib(?:bing)?|hackle|collar|palmer|tag)(?!\\p{L}).*)`,
+    "$1 turns",
+  ),
+  said(
+    ["rib", "hackle", "collar"],
+    `(?<=^\\W*(?:rib(?:bing)?|hackle|collar|palmer)\\s*[:=–-][^.;]*\\p{L},\\s+)(${NUMBER_WORD})(?=\\s*(?:[.;]|$))`,
+    "$1 turns",
+  ),
+];

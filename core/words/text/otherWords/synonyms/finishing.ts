@@ -1,0 +1,115 @@
+import type { Rule } from "../../leftOut";
+import { A_COUNT, NUMBER_WORD } from "../../number";
+import { BEGINNING, said } from "./said";
+
+const COVER = "varnish|lacquer|cement|resin|head\\s+cement|epoxy|glue|superglue";
+const SHORTENED = "tail|wings?|throat|beard|shuck|legs|antennae|hackle|collar";
+
+/** What is done to what is there, and how a fly is finished. */
+export const finishing: readonly Rule[] = [
+  said(
+    ["do a whip", "throw a whip", "complete", "end with", "close with", "secure with", "tie a whip", "use a whip"],
+    `${BEGINNING}(?:(?:do|throw|tie|use|put\\s+in)|(?:complete|end|close|secure)(?:\\s+(?:it|the\\s+fly))?\\s+with)\\s+(?:an?\\s+)?(?=whip(?!\\p{L}))`,
+    "",
+  ),
+  said(["whip"], "(?<=\\bwhip(?:[-\\s]finish)?,?\\s+)([4-9])\\s?x(?!\\p{L})", "$1 turns"),
+  said(
+    ["times"],
+    `(?<=\\bwhip(?:[-\\s]finish)?,?\\s+)((?:[4-9]|four|five|six|seven|eight))\\s+times(?!\\p{L})`,
+    "$1 turns",
+  ),
+  said(
+    ["apply", "brush on", "paint on", "dab on"],
+    `${BEGINNING}(?:apply|brush\\s+on|paint\\s+on|dab\\s+on)\\s+(?=(?:\\d|${NUMBER_WORD})\\s+(?:(?:thin|light|good)\\s+)?coats?\\s+of\\s)`,
+    "",
+  ),
+  said(["double coat"], "(?:an?\\s+)?double\\s+coat(?=\\s+of\\s)", "two coats"),
+  said(
+    ["touch the head"],
+    `touch\\s+(?:the\\s+)?head\\s+with\\s+(?:a\\s+(?:drop|touch)\\s+of\\s+)?(?=(?:${COVER})(?!\\p{L}))`,
+    "a drop on the head of ",
+  ),
+  said(
+    ["head varnished", "head lacquered", "head cemented"],
+    "(?<=,\\s)head\\s+(varnish|lacquer|cement)ed(?=\\s*(?:[,.;]|$))",
+    "$1 the head",
+  ),
+  said(
+    ["scratch", "scruff", "rake", "fuzz", "score", "roughen"],
+    `${BEGINNING}(?:(?:scratch|rake|score)\\s+out|(?:scruff|fuzz)\\s+(?:up|out)|roughen(?:\\s+up)?)(?=\\s+(?:the\\s+|some\\s+|your\\s+)?(?:body|abdomen|thorax|dubbing|fur|head|collar)(?!\\p{L}))`,
+    "pick out",
+  ),
+  said(
+    ["pick the", "tease the", "brush the", "comb the", "rough the"],
+    "(?<!\\p{L})(pick|tease|brush|comb|rough)\\s+the\\s+(body|abdomen|thorax|head|collar|dubbing|fur)\\s+(out|up)(?=\\s*(?:[,.;]|$|with\\b|and\\b))",
+    "$1 $3 the $2",
+  ),
+  said(
+    ["pinch", "tear", "nip", "break"],
+    `${BEGINNING}(?:pinch|tear|nip|break)(?:\\s+off)?(?=\\s+the\\s+(?:${SHORTENED})\\s+(?:fib(?:re|er)s\\s+)?(?:off\\s+|back\\s+|down\\s+)?to\\s)`,
+    "trim",
+  ),
+  said(
+    [" off at "],
+    `(?<=\\b(?:trim|cut|clip|snip)\\s+the\\s+(?:${SHORTENED})\\s+)off\\s+at(?=\\s+(?:half|twice|an?|one|two|about|\\d)(?!\\p{L}))`,
+    "to",
+  ),
+];
+
+/** How long a hackle's barbs are, and how it is tied in. */
+export const ofHackles: readonly Rule[] = [
+  said(
+    ["reach", "tips at", "touching"],
+    "(?<=^\\W*(?:(?:front|body|throat)\\s+)?(?:hackle|collar)\\s*[:=–-].*,\\s+)(?:(?:just\\s+)?long\\s+enough\\s+to\\s+reach|(?:(?:fib(?:re|er)\\s+)?tips\\s+)?(?:just\\s+)?(?:reaching(?:\\s+to)?|touching)|fib(?:re|er)\\s+tips\\s+at)(?=\\s+the\\s+(?:hook\\s+)?(?:bend|point|barb|tail)(?!\\p{L}))",
+    "fibres reaching",
+  ),
+  said(["point"], "(?:tied\\s+in\\s+)?by\\s+(?:its|the)\\s+(?:fine\\s+)?point(?=\\s*(?:[,.;]|$))", "by the tip"),
+  said(["point first"], "(?<!hook\\s+)point\\s+first(?!\\p{L})", "by the tip"),
+  said(["stem first", "stalk first"], "(?:stem|stalk)\\s+first(?!\\p{L})", "by the butt"),
+  said(["gape in length"], "(?<=\\bgape)\\s+in\\s+length(?!\\p{L})", ""),
+  said(
+    ["flues", "hackle length", "fibre length", "barb length"],
+    `(?<=,\\s)(?:flues|(?:hackle|barb)\\s+lengths?)(?=\\s+(?:of\\s+|is\\s+|are\\s+)?(?:about\\s+)?${A_COUNT}(?!\\p{L}))`,
+    "fibres",
+  ),
+  said(
+    ["whose"],
+    "whose\\s+(?:fib(?:re|er)s|barbs|tips)\\s+(?:are\\s+|should\\s+)?(?=(?:reach|an?|one|two|as|half|twice|\\d)(?![\\p{L}]))",
+    "fibres ",
+  ),
+  said(["measuring"], "(?<=\\b(?:fib(?:re|er)s|barbs)\\s+)measuring(?=\\s)", ""),
+  said(
+    ["sized"],
+    "sized(?:\\s+(?:to|at))?(?=\\s+(?:about\\s+)?\\d(?:[.,]\\d)?\\s*(?:x\\s+|times\\s+)?(?:the\\s+)?(?:hook\\s+)?gape)",
+    "fibres",
+  ),
+  said(["fibres", "fibers", "barbs"], "(?<=,\\s)(?:the\\s+)(?=(?:fib(?:re|er)s|barbs)\\s+should\\s+reach\\s)", ""),
+  said(["should reach"], "(?<=\\b(?:fib(?:re|er)s|barbs|tips)\\s+)(?:should|must|will)\\s+(?=reach\\s)", ""),
+  said(
+    ["with the fib"],
+    "(?<=,\\s)with\\s+(?:the\\s+|its\\s+)?(?=(?:fib(?:re|er)s|barbs)\\s+(?:swept|sloping|stroked|angled)\\s+back)",
+    "",
+  ),
+  said(
+    ["cupped", "curving", "curved"],
+    "(?:cupped|curving|curved)\\s+(?:back|rear)(?:wards?)?(?=\\s*(?:[,.;]|$))",
+    "hollow side back",
+  ),
+  said(
+    ["cupped", "curving", "curved"],
+    "(?:cupped|curving|curved)\\s+forwards?(?=\\s*(?:[,.;]|$))",
+    "hollow side forward",
+  ),
+  said(["wet"], "(?:tied\\s+)?wet(?:[-\\s]fly)?[-\\s]style(?=\\s*(?:[,.;]|$))", "swept back"),
+  said(["(beard)", "(throat)"], "(?<=^\\W*)(?:throat|hackle|beard)\\s+\\((?:beard|throat)\\)(?=\\s*[:=])", "throat"),
+  said(
+    ["at the throat", "under the throat", "chin"],
+    "(?<=^\\W*)(?:(?:at|under)\\s+the\\s+throat|chin)(?=\\s*[:=])",
+    "throat",
+  ),
+  said(
+    ["+"],
+    "(?<=^\\W*(?:legs|feelers)\\s*[:=–-]\\s*)([1-6])\\s?\\+\\s?\\1(?=\\s+\\p{L}+\\s+(?:legs|strands|fib))",
+    "$1 each side ",
+  ),
+];

@@ -1,0 +1,20 @@
+import type { Rule } from "../../leftOut";
+import { amounts } from "./amounts";
+import { finishing, ofHackles } from "./finishing";
+import { hooks } from "./hooks";
+import { lengths } from "./lengths";
+import { threads } from "./threads";
+import { tying } from "./tying";
+import { weights } from "./weights";
+
+/** Words of one meaning, whichever of them a tier uses. */
+export const synonyms: readonly Rule[] = [
+  ...hooks,
+  ...ofHackles,
+  ...tying,
+  ...amounts,
+  ...lengths,
+  ...threads,
+  ...weights,
+  ...finishing,
+];

@@ -1,0 +1,80 @@
+import type { Rule } from "../../leftOut";
+import { said } from "./said";
+
+/** How long, how far, and how it lies. */
+export const lengths: readonly Rule[] = [
+  said(
+    ["taper"],
+    "taper(?:s|ing|ed)?\\s+(?:to|towards?|up\\s+to)\\s+the\\s+(?:hook\\s+)?(?:eye|head|front)(?=\\s*(?:[,.;]|$))",
+    "tapered",
+  ),
+  said(
+    ["increasing", "building up", "wider at", "thin to thick", "thicker towards"],
+    "(?<=,\\s)(?:increasing|building\\s+up|growing)\\s+(?:in\\s+thickness\\s+)?(?:to|towards?)\\s+the\\s+(?:eye|front|head|thorax)(?=\\s*(?:[,.;]|$))|(?<=,\\s)(?:narrow|slim|thin)\\s+at\\s+the\\s+(?:tail|rear|back|bend),?\\s+(?:and\\s+)?(?:wider|thicker|fuller|fatter)\\s+at\\s+the\\s+(?:thorax|front|head)(?=\\s*(?:[,.;]|$))|(?<=,\\s)(?:from\\s+)?thin\\s+to\\s+thick(?=\\s*(?:[,.;]|$))",
+    "tapered",
+  ),
+  said(
+    ["lean", "slender", "kept thin"],
+    "(?<=,\\s)(?:(?:very\\s+)?(?:lean|slender)|kept\\s+thin)(?=\\s*(?:[,.;]|$))",
+    "slim",
+  ),
+  said(
+    ["plump", "chunky", "bulky", "stout", "rotund"],
+    "(?<=,\\s)(?:plump|chunky|bulky|stout|rotund)(?=\\s*(?:[,.;]|$))",
+    "thick",
+  ),
+  said(
+    ["where the"],
+    `(?:(?:ending|stopping|cut|trimmed)\\s+)?(?:just\\s+)?where\\s+the\\s+(tail|wing|body|hackle)\\s+(?:ends|stops|finishes)(?<=\\b(?:ending|stopping|cut|trimmed)\\s.*)`,
+    "to the end of the $1",
+  ),
+  said(["ending with"], "(?<=,\\s)(?:ending|finishing)\\s+with(?=\\s+the\\s+(?:tail|wing)(?!\\p{L}))", "level with"),
+  said(
+    ["high", "height"],
+    "(?<=^\\W*(?:post|wing(?:\\s+post)?|parachute\\s+post)\\s*[:=–-][^\\d]*,\\s+)(?:cut|trimmed|clipped)\\s+(?=(?:to\\s+)?(?:as\\s+high\\s+as|the\\s+height\\s+of|shank\\s+height|(?:an?|one)\\s+(?:shank|gape)\\s+(?:high|tall)))",
+    "",
+  ),
+  said(["full shank"], "(?<=,\\s+|[:=–-]\\s)full\\s+(?=(?:hook\\s+)?shank\\s+length(?!\\p{L}))", ""),
+  said(["corresponding"], "corresponding(?:\\s+in\\s+length)?\\s+to(?!\\p{L})", "equal to"),
+  said(["half that of"], "half\\s+that\\s+of(?=\\s+(?:the|a)\\s)", "half"),
+  said(["as much again"], "half\\s+as\\s+much\\s+again\\s+as(?=\\s+(?:the|a)\\s)", "half as long again as"),
+  said(["of length"], "(?<=\\d\\s?mm\\s+)of\\s+length(?!\\p{L})", "long"),
+  said(["tip to tie-in"], "(?<=\\d\\s?mm\\s+)tips?\\s+to\\s+tie-?\\s?in(?!\\p{L})", "long"),
+  said(["protruding"], "protruding(?:\\s+by)?(?=\\s+(?:about\\s+)?\\d)", "showing"),
+  said(["exposed"], "(?<=\\d\\s?mm\\s+)exposed(?!\\p{L})", "showing"),
+  said(["enough to reach"], "(?:just\\s+)?long\\s+enough\\s+to\\s+reach(?=\\s)", "reaching"),
+  said(
+    ["touching the"],
+    "(?:tips\\s+)?(?:just\\s+)?touching(?=\\s+the\\s+(?:hook\\s+)?(?:bend|point|barb)(?!\\p{L}))",
+    "reaching",
+  ),
+  said(
+    ["tips over the", "tips above the"],
+    "(?<!\\b(?:long|length)\\b.*)tips\\s+(?:over|above)(?=\\s+the\\s+(?:bend|point|barb)\\s*(?:[,.;]|$))",
+    "tips to",
+  ),
+  said(
+    ["hair tips", "fibre tips"],
+    "(?<=,\\s)(?:hair|fib(?:re|er)|feather)\\s+tips(?=\\s+(?:at|to|level|past|beyond|reaching)(?!\\p{L}))",
+    "tips",
+  ),
+  said(
+    ["ending", "stopping", "finishing", "ends", "stops"],
+    "(?:ending|stopping|finishing|ends|stops)(?=\\s+(?:about\\s+)?(?:half|an?|one|two|three|\\d\\/\\d)(?:[\\s-]+(?:thirds?|quarters?))?\\s*(?:of\\s+the\\s+way|up\\s+the)(?!\\p{L}))",
+    "to",
+  ),
+  said(
+    ["forward", "up the", " up"],
+    "(?<!\\p{L})(two[\\s-]thirds|three[\\s-]quarters|2\\/3|3\\/4)\\s+(?=(?:forwards?|up(?:\\s+the\\s+(?:hook\\s+)?shank|\\s+the\\s+hook)?)\\s*(?:[,.;]|$))",
+    "$1 of the way ",
+  ),
+  said(
+    [" point"],
+    "(?<=\\bto\\s+)the\\s+(two[\\s-]thirds|three[\\s-]quarters|2\\/3|3\\/4)\\s+(?:point|position|line)(?=\\s*(?:[,.;]|$|and\\b))",
+    "$1 of the shank",
+  ),
+  said(["midway"], "midway(?=\\s+(?:along|up|down|forward|back|to|between)(?!\\p{L}))", "halfway"),
+  said(["raked back"], "raked\\s+back(?:wards?)?", "sloping back"),
+  said(["contrary to"], "contrary\\s+to(?=\\s+the\\s+(?:body|dubbing|floss|herl|thread))", "against"),
+  said(["down the body"], "(?<=\\b(?:turns|wraps)\\s+)wound\\s+down\\s+the\\s+body(?!\\p{L})", "over the body"),
+];

@@ -1,0 +1,67 @@
+import type { Rule } from "../../leftOut";
+import { A_COUNT } from "../../number";
+import { BEGINNING, said } from "./said";
+
+const TO_THERE =
+  "(?=\\s+(?:(?:all\\s+the\\s+way|down|back|on|along)\\s+)*to\\s+(?:just\\s+)?(?:the\\s+|above\\s+|over\\s+|opposite\\s+|behind\\s+)*(?:hook\\s+)?(?:bend|barb|point)(?!\\p{L}))";
+/** Where the thread begins, and where it goes. */
+export const threads: readonly Rule[] = [
+  said(["/0)"], "(?<=^\\W*(?:tying\\s+)?(?:thread|silk)\\s*[:=–-]\\s*(?:\\p{L}+\\s+){1,2})\\((\\d{1,2}\\/0)\\)", "$1"),
+  said(["/0)"], "(?<=^\\W*)(thread|silk)\\s*\\((\\d{1,2}\\/0)\\)\\s*[:=]", "$1: $2"),
+  said(["/0"], "(?<=\\bthread\\s+)in\\s+(?=\\d{1,2}\\/0)", ""),
+  said(
+    [
+      "the thread on",
+      "on the thread",
+      "thread starts",
+      "silk starts",
+      "tying",
+      "anchor the",
+      "fasten the",
+      "thread begins",
+      "the silk on",
+      "on the silk",
+    ],
+    `${BEGINNING}(?:(?:catch|lock|put|get)\\s+the\\s+(?:thread|silk)\\s+on|(?:lay|hook|bind|lock|fasten)\\s+on\\s+the\\s+(?:thread|silk)|(?:anchor|fasten)\\s+the\\s+(?:thread|silk)|start\\s+tying|(?:the\\s+)?(?:thread|silk)\\s+(?:starts|begins))(?=\\s+(?:just\\s+|right\\s+|close\\s+)?(?:behind|at|near|an?|one|two|${A_COUNT})(?!\\p{L}))`,
+    "start the thread",
+  ),
+  said(["next to the"], "next\\s+to(?=\\s+the\\s+(?:hook\\s+)?eye(?!\\p{L}))", "near"),
+  said(
+    ["proceed", "move", "continue", "travel", "progress", "bind down", "head "],
+    `(?<=\\b(?:and|then)\\s+|[,;]\\s+)(?:proceed|move|continue(?:\\s+it)?|travel|progress|bind\\s+down|head)${TO_THERE}`,
+    "wind",
+  ),
+  said(
+    ["walk the", "lead the", "send the", "guide the"],
+    `${BEGINNING}(?:walk|lead|send|guide|march)(?=\\s+(?:the\\s+|your\\s+)?(?:thread|silk)\\s)`,
+    "take",
+  ),
+  said(
+    ["thread returns", "silk returns", "thread goes back"],
+    "(?:the\\s+)?(thread|silk)\\s+(?:returns|goes\\s+back)(?=\\s+to\\s)",
+    "return the $1",
+  ),
+  said(
+    ["thread bed", "thread foundation", "base layer"],
+    `${BEGINNING}(?:an?\\s+)?(?:thread\\s+(?:bed|foundation)|base\\s+layer\\s+of\\s+(?:thread|silk))(?=\\s+(?:to|from|down|back|over|along)\\s)`,
+    "thread base",
+  ),
+  said(
+    ["touching turns", "close turns"],
+    `(?<=^\\W*)(?:in\\s+)?(touching|close)\\s+turns${TO_THERE}`,
+    "thread in $1 turns",
+  ),
+  said(["bind the shank"], `${BEGINNING}bind(?=\\s+the\\s+(?:hook\\s+)?shank${TO_THERE})`, "cover"),
+  said(
+    ["thread half", "silk half", "thread up half", "to the centre", "to the center"],
+    "(?<=^\\W*(?:then\\s+)?(?:the\\s+)?(?:thread|silk)\\s+)(?:(?:back\\s+|up\\s+)*half-?\\s?way(?:\\s+(?:forwards?|up|back|along)(?:\\s+the\\s+(?:shank|hook))?)?|up\\s+half\\s+(?:of\\s+)?the\\s+shank|(?:up\\s+|forward\\s+|back\\s+)*to\\s+the\\s+cent(?:re|er))(?=\\s*(?:[,.;]|$))",
+    "to the middle of the shank",
+  ),
+  said(["thread used"], "(?<=^\\W*)thread\\s+used(?=\\s*[:=])", "thread"),
+  said(["bobbin"], "(?<=^\\W*)bobbin(?=\\s*[:=])", "thread"),
+  said(
+    ["tie with"],
+    "(?<=^\\W*)tie\\s+with\\s*:?(?=\\s+(?:the\\s+)?(?:\\p{L}+\\s+)?(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en)?|(?:\\p{L}+\\s+)?(?:thread|silk))(?!\\p{L}))",
+    "thread:",
+  ),
+];

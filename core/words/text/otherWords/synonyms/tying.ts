@@ -1,0 +1,147 @@
+import type { Rule } from "../../leftOut";
+import { A_COUNT } from "../../number";
+import { BEGINNING, PART, SOME_PIECES, said } from "./said";
+
+/** Words that do as well as those that are read: how something is tied in, made, or called. */
+export const tying: readonly Rule[] = [
+  said(
+    ["loop"],
+    `(?<!\\p{L})(?:draw|throw|drop|pull\\s+(?:out|down)|form|make|create)\\s+(?:down\\s+)?(an?|${A_COUNT}\\s*(?:cm|mm))\\s+(?:thread\\s+loop|loop\\s+of\\s+(?:the\\s+)?thread|(?:dubbing\\s+)?loop)(?=\\s+(?:about\\s+)?\\d+(?:[.,]\\d)?\\s*(?:cm|mm)(?:\\s+long)?,?\\s+(?:and|then)\\s)`,
+    "make $1 dubbing loop",
+  ),
+  said(["spin in", "spin up"], "(?<=\\bloop(?!\\p{L}).*)spin\\s+(?:in|up)(?=\\s+\\p{L}+\\s+\\p{L})", "spin"),
+  said(
+    ["lay ", "slip ", "dub it with"],
+    "(?<=\\bloop(?!\\p{L}).*\\b(?:and|then)\\s+)(?:lay|slip|dub\\s+it\\s+with)\\s+((?:\\p{L}+\\s+){1,4}?)(?:(?:in|between\\s+the\\s+threads)\\s+)?and\\s+(?:twist|spin)(?=\\s*(?:[,.;]|$))",
+    "spin $1in it",
+  ),
+  said(
+    ["palmer the"],
+    "palmer\\s+the\\s+(body|abdomen|fly)(?!\\s+(?:with|using)(?!\\p{L}))(?=\\s|$|,)",
+    "palmer the hackle over the $1",
+  ),
+  said(
+    ["round the body", "around the body", "round the abdomen", "around the abdomen"],
+    `(?:a?round|about)\\s+the\\s+(body|abdomen),?\\s+(?:in\\s+)?(${A_COUNT})\\s+(?:times|turns|wraps)(?!\\p{L})`,
+    "over the $1 in $2 turns",
+  ),
+  said(
+    ["run the hackle", "run the feather", "run the saddle"],
+    "run(?=\\s+the\\s+(?:hackle|feather|saddle)\\s+(?:up|forward|over|through))",
+    "take",
+  ),
+  said(
+    ["up the body", "along the body"],
+    "(?<=\\b(?:hackle|feather|saddle)\\s+)(?:up|along)(?=\\s+the\\s+(?:body|abdomen)\\s+in\\s)",
+    "over",
+  ),
+  said(
+    ["wire comes", "tinsel comes", "rib comes"],
+    "(?<=\\b(wire|tinsel|rib)\\s+)comes(?=\\s+(?:up|forwards?|over)(?!\\p{L}))",
+    "goes",
+  ),
+  said(
+    ["this will be", "that will be"],
+    "(?<=\\p{L});\\s+(?:this|that|it)\\s+will\\s+be\\s+(?:the|our|your)(?=\\s+rib\\s*(?:[,.;]|$))",
+    " for the",
+  ),
+  said(
+    ["park it", "park them", "out of the way"],
+    "(?:and\\s+)?(?:park\\s+(?:it|them)|put\\s+(?:it|them)\\s+out\\s+of\\s+the\\s+way)(?=\\s*(?:[,.;]|$))",
+    "and leave it hanging",
+  ),
+  said(["counter the body"], "counter(?=\\s+the\\s+(?:body|abdomen)\\s+with\\s)", "counter-rib"),
+  said(
+    ["expose the", "bare the"],
+    `${BEGINNING}(?:expose|bare|strip)\\s+(?:the\\s+(?:core|end)|a\\s+bit)\\s+of\\s+((?:an?\\s+|the\\s+)?[^.;,]*?(?:chenille|fritz|brush))\\s+and\\s+tie\\s+it\\s+in`,
+    "tie in $1",
+  ),
+  said(
+    ["the core of"],
+    "(?<=\\btie\\s+in\\s+)the\\s+(?:bare(?:d)?\\s+|stripped\\s+)?core\\s+of\\s+(?=(?:\\p{L}+\\s+){0,3}(?:chenille|fritz|brush))",
+    "",
+  ),
+  said(
+    [
+      "set",
+      "whip",
+      "hitch",
+      "apply",
+      "include",
+      "tack",
+      "nip",
+      "install",
+      "affix",
+      "lock",
+      "incorp",
+      "introd",
+      "put on",
+    ],
+    `${BEGINNING}(?:set|put\\s+on|whip\\s+(?:in|on)|hitch\\s+in|apply|include|tack\\s+(?:in|on|down)|nip\\s+in|install|affix|lock\\s+(?:in|down)|incorporate|introduce)${SOME_PIECES}`,
+    "tie in",
+  ),
+  said(
+    ["pinch-wrap", "pinch wrap", "soft-loop", "soft loop"],
+    `${BEGINNING}(?:pinch|soft)[-\\s](?:wrap|loop)${SOME_PIECES}`,
+    "tie in",
+  ),
+  said(
+    ["pull off", "strip off", "measure", "pluck off", "snip off", "cut off"],
+    `${BEGINNING}(?:(?:pull|strip|pluck|snip|cut)\\s+off|measure)\\s+and\\s+(?=(?:tie|bind|catch|lash)\\s+(?:in|on|down)\\b)`,
+    "",
+  ),
+  said(["next come"], "next\\s+comes?(?=\\s)", "then"),
+  said(["comes ", "come "], `${BEGINNING}comes?(?=\\s+(?:an?|the|${A_COUNT})\\s)`, ""),
+  said(["follow with"], `follow\\s+(?:up\\s+|on\\s+)?with(?!\\s+(?:the|your)\\s)${SOME_PIECES}`, "tie in"),
+  said(
+    ["serve", "used", "act "],
+    `(?:to\\s+serve\\s+as|(?:is|are)\\s+used\\s+(?:for|as)|serves?\\s+as|(?:to\\s+)?acts?\\s+as|used\\s+(?:for|as))(?=\\s+(?:the|an?|our|your)\\s+(?:${PART})(?!\\p{L}))`,
+    "for",
+  ),
+  said(["for our"], `for\\s+our(?=\\s+(?:${PART})(?!\\p{L}))`, "for the"),
+  said(
+    ["that is", "that's", "which is", "that are", "which are", "which makes", "that makes"],
+    `(?<=\\p{L},?\\s+)(?:that|which)(?:'s|\\s+(?:is|are|makes?|forms?))\\s+(?:the|your|our|its)(?=\\s+(?:${PART})\\s*(?:[,.;]|$))`,
+    "for the",
+  ),
+  said(["="], `(?<=\\p{L}\\s)=(?=\\s(?:${PART})\\s*(?:[,.;]|$))`, "for the"),
+  said(
+    ["shape", "roll", "construct", "produce", "fashion", "lay down", "run a", "take a"],
+    `${BEGINNING}(?:shape|roll|construct|produce|fashion|lay\\s+down|run|take)(?=\\s+(?:an?|the)\\s+(?:(?!thread)\\p{L}+\\s+){0,2}(?:body|abdomen|thorax|head|butt|tag)\\s+(?:of|from|out\\s+of|with)\\s)`,
+    "form",
+  ),
+  said(["ribbed"], "(?<=^\\W*)ribbed(?=\\s*[:=])", "rib"),
+  said(["hackle collar"], "(?<=^\\W*)hackle\\s+collar(?=\\s*[:=])", "collar"),
+  said(
+    ["(front)", "(rear)", "(back)", "(under)"],
+    "(?<=^\\W*)(hackle|body|rib|wing|abdomen)\\s+\\((front|rear|under)\\)(?=\\s*[:=])",
+    "$2 $1",
+  ),
+  said(["on the thread", "on the silk"], "(?<=\\bdubbing\\s+)on\\s+the\\s+(?:thread|silk)(?=\\s*[,.;]|\\s*$)", ""),
+  said(
+    ["-dubbed", "loop dubbed"],
+    "(?<!\\p{L})loop[-\\s]dubbed\\s+((?!with\\b)\\p{L}[\\p{L}'’\\s-]{2,30}?)(?=\\s*(?:[,.;]|$))",
+    "$1 in a dubbing loop",
+  ),
+  said(
+    ["loop"],
+    "(?<!\\p{L})(?:via|by|through|using|by\\s+means\\s+of)\\s+(?:an?\\s+|the\\s+)?(?=dubbing\\s+loop(?!\\p{L}))",
+    "in a ",
+  ),
+  said(["plucked out"], "plucked\\s+out(?!\\p{L})", "picked out"),
+  said(
+    ["turned over", "flipped over", "stretched over", "swung over"],
+    "(?<=^\\W*(?:wing\\s?case|wing\\s?pads?|shell\\s?back|back|cover)\\s*[:=–-].*)(?:turned|flipped|stretched|swung)(?=\\s+over\\b)",
+    "pulled",
+  ),
+  said(
+    ["over the top"],
+    "(?<=\\b(?:pull|fold|draw|bring|lay|take|brought)(?:ed|n)?\\s+(?:it\\s+|them\\s+)?over)\\s+the\\s+top(?=\\s*(?:[,.;]|$|and\\b))",
+    "",
+  ),
+  said(
+    ["pull ", "bring ", "fold ", "draw "],
+    "(?<=^\\W*(?:wing\\s?case|wing\\s?pads?|shell\\s?back|back)\\s*[:=–-][^.;]*,\\s+)(?:and\\s+|then\\s+)?(?:pull|bring|fold|draw)\\s+(?:it\\s+|them\\s+)?(?:over(?:\\s+the\\s+thorax)?|forwards?(?:\\s+over\\s+the\\s+thorax)?)(?=\\s*(?:[,.;]|$|and\\b))",
+    "pulled over",
+  ),
+];

@@ -1,0 +1,53 @@
+import type { Rule } from "../../leftOut";
+import { A_COUNT, NUMBER_WORD } from "../../number";
+import { BEGINNING, said } from "./said";
+
+/** Beads, weight and eyes. */
+export const weights: readonly Rule[] = [
+  said(
+    ["bead"],
+    `((?:(?!with\\b|slide\\b|add\\b|slip\\b|an?\\b|one\\b|the\\b)\\p{L}+\\s+){0,2}bead)\\s*,?\\s*(?:of\\s+)?\\(?(\\d(?:[.,]\\d)?|${NUMBER_WORD})\\s*(?:mm|millimet(?:re|er)s)(?:\\)|\\s+(?:across|wide|(?:in\\s+)?diameter|dia\\.?)\\)?|(?<=millimet(?:re|er)s))`,
+    "$2 mm $1",
+  ),
+  said(["bead of"], "((?:\\p{L}+\\s+)?bead)\\s+of\\s+(\\d(?:[.,]\\d)?)\\s*mm(?!\\s*\\p{L})", "$2 mm $1"),
+  said(["bead"], "(?<=^\\W*)bead\\s+(\\p{L}+)\\s+\\((\\d(?:[.,]\\d)?)\\s*mm\\)(?=\\s*(?:[,.;]|$))", "bead: $2 mm $1"),
+  said(
+    ["bead size"],
+    "(?<=^\\W*)bead\\s+size\\s+(\\d(?:[.,]\\d)?)\\s*mm,?\\s+(\\p{L}+)(?=\\s*(?:[,.;]|$))",
+    "bead: $1 mm $2",
+  ),
+  said(
+    ["fit a", "load a", "string a", "feed a", "fit the", "load the"],
+    `${BEGINNING}(?:fit|load|string|feed)(?=\\s+(?:an?|the)\\s+[^.;,]*\\bbead(?!\\p{L}))`,
+    "slide on",
+  ),
+  said(
+    ["half-millim", "half millim", "half-mm"],
+    "half[-\\s](?:millimet(?:re|er)|mm)(?=\\s+(?:lead|wire|copper))",
+    "0.5 mm",
+  ),
+  said(
+    ["lead the hook", "load with", "load the hook"],
+    `${BEGINNING}(?:lead\\s+the\\s+hook|load(?:\\s+(?:it|the\\s+hook))?)\\s+with\\s+(${A_COUNT}\\s+(?:turns|wraps)\\s+of\\s+[\\d.,]+"?\\s*(?:mm\\s+)?)(?:lead\\s+)?wire(?!\\p{L})`,
+    "weight: $1lead wire",
+  ),
+  said(["ballast"], "(?<=^\\W*)ballast(?=\\s*[:=])", "weight"),
+  said(["apply"], `${BEGINNING}apply(?=\\s+${A_COUNT}\\s+(?:turns|wraps)(?!\\p{L}))`, "wind"),
+  said(
+    [" x "],
+    `(?<=\\b(?:weight|lead|underbody)\\b.*)(\\d{1,2})\\s+x\\s+(?=[\\d.,]+"?\\s*(?:mm\\s+)?(?:\\p{L}+\\s+)?(?:lead|wire|copper|tungsten))`,
+    "$1 turns of ",
+  ),
+  said(["thorax only"], "(?<=,\\s)thorax\\s+only(?=\\s*(?:[,.;]|$))", "under the thorax"),
+  said(["below the thorax"], "(?<=\\b(?:wire|lead|turns|wraps),?\\s+)below(?=\\s+the\\s+thorax(?!\\p{L}))", "under"),
+  said(
+    ["fixed with", "held with"],
+    "(?:fixed|held)(?=\\s+(?:on\\s+)?with\\s+(?:figure|crossed|cross|criss|x-))",
+    "lashed",
+  ),
+  said(
+    ["cross-wrapped", "criss-cross", "crisscross", "cross wraps"],
+    "(?<=\\beyes?\\b.*(?:,\\s|\\bwith\\s))(?:cross-?wrapped|criss-?\\s?cross(?:ed)?\\s+(?:wraps|turns)|cross\\s+wraps)(?=\\s*(?:[,.;]|$))",
+    "figure-of-eight wraps",
+  ),
+];
