@@ -4,7 +4,7 @@ import { describe, expect, test } from "vitest";
 import { isWhole, readOrder, wishWords } from ".";
 import { anotherCatalogue } from "./corpus/another";
 import { catalogue } from "./corpus/catalogue";
-import type { Catalogue } from "./types";
+import type { Catalogue, ReadOrder } from "./types";
 import { findWish } from "./wishes";
 
 /** Texts as shops write them; below each what must come out: its lines and heading, or what is asked. */
@@ -69,8 +69,18 @@ const files: [string, Catalogue][] = [
   ["gridiron.txt", anotherCatalogue],
 ];
 
+const readings = new Map<Catalogue, Map<string, ReadOrder>>();
+/** Each text is read once, whatever is then asked of its reading. */
+function read(text: string, book: Catalogue): ReadOrder {
+  const ofBook = readings.get(book) ?? new Map<string, ReadOrder>();
+  readings.set(book, ofBook);
+  const order = ofBook.get(text) ?? readOrder(text, book);
+  ofBook.set(text, order);
+  return order;
+}
+
 function outcome(text: string, catalogue: Catalogue): string[] {
-  const order = readOrder(text, catalogue);
+  const order = read(text, catalogue);
   if (!isWhole(order)) return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].map((d) => `? ${d.code}`);
   const lines = order.lines.map((l) => {
     const wishes = wishWords(l);
@@ -93,7 +103,7 @@ describe("what is wished", () => {
   const overlaps = (a: readonly [number, number], b: readonly [number, number]): boolean => a[0] < b[1] && b[0] < a[1];
 
   test.each(all)("is read as a wish or asked about, never set aside: $text", ({ text, book }) => {
-    const order = readOrder(text, book);
+    const order = read(text, book);
     const kept = order.lines.flatMap((l) => [...l.understood, ...l.doubts, ...l.wishes]);
     const seen = [...kept, ...order.understood, ...order.doubts, ...order.asides.filter((a) => a.why !== "courtesy")];
     let left = text;
@@ -111,7 +121,7 @@ describe("what is wished", () => {
 describe("an answer that is offered", () => {
   const asked = files.flatMap(([file, book]) =>
     textsOf(file).flatMap(({ text }) => {
-      const order = readOrder(text, book);
+      const order = read(text, book);
       return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].flatMap((doubt) =>
         doubt.candidates.map((answer) => ({ text, book, doubt, answer })),
       );
@@ -120,7 +130,7 @@ describe("an answer that is offered", () => {
   test.each(asked)("settles the question: $doubt.code, $answer.label", ({ text, book, doubt, answer }) => {
     const answered = text.slice(0, doubt.at[0]) + answer.text + text.slice(doubt.at[1]);
     const asked = (of: string) => {
-      const order = readOrder(of, book);
+      const order = read(of, book);
       return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].filter(
         (d) => d.code === doubt.code && d.field === doubt.field,
       ).length;

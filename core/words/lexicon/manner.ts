@@ -2,6 +2,16 @@ import { anyOf } from "../parse";
 
 /** Words that say in which manner; they are kept with the line as they stand, and change no quantity. */
 export const MANNER = anyOf(
+  "(?:don't|do\\s+not|never)\\s+(?:cut|trim|clip)\\s+(?:off\\s+)?the\\s+butts?(?:\\s+(?:yet|off|now))?(?=\\s*(?:[,.;]|$))",
+  "in\\s+line\\s+with\\s+the\\s+(?:hook|shank)(?:\\s+shank)?",
+  "(?:more\\s+or\\s+less|or\\s+thereabouts|give\\s+or\\s+take|or\\s+a\\s+(?:bit|touch|little)\\s+(?:more|less)|at\\s+(?:the\\s+)?(?:most|least)|(?:and\\s+)?(?:no|not)\\s+(?:longer|shorter|further|farther|beyond|more|fewer)(?:\\s+than\\s+(?:that|this))?|no\\s+more\\s+than\\s+(?:that|this))(?=\\s*(?:[,.;)]|$))",
+  "(?:that's|that\\s+is|this\\s+is)\\s+(?:plenty|enough|ample|important|crucial)|less\\s+is\\s+more|(?:this\\s+(?:is\\s+)?|very\\s+)?(?:important|crucial)|this\\s+matters",
+  "(?:a\\s+(?:little|bit)\\s+at\\s+a\\s+time|little\\s+by\\s+little|bit\\s+by\\s+bit|in\\s+(?:small|tiny|little)\\s+(?:pinches|amounts|bits)|using\\s+(?:very\\s+little|(?:only\\s+|just\\s+)?(?:a\\s+little|small\\s+(?:pinches|amounts))(?:\\s+at\\s+a\\s+time)?))(?=\\s*(?:[,.;]|$))",
+  "(?:and\\s+)?add(?:ing)?\\s+(?:a\\s+(?:little|bit)\\s+)?more\\s+(?:as|if|when)\\s+(?:you\\s+go|(?:it\\s+is\\s+)?needed|necessary|required)",
+  "(?:with\\s+)?(?:a\\s+(?:little|bit\\s+of|touch\\s+of)|some)\\s+wax\\s+on\\s+(?:the\\s+)?(?:thread|silk)",
+  "(?:always\\s+)?(?:twisting|twist|spinning|spun)?\\s*(?:it\\s+)?(?:always\\s+)?in\\s+(?:only\\s+)?(?:one|the\\s+same)\\s+direction(?:\\s+only)?(?=\\s*(?:[,.;]|$))",
+  "(?:until|so(?:\\s+that)?)\\s+no\\s+(?:thread|silk|hook|metal|shank)\\s+shows(?:\\s+through)?",
+  "(?<=,\\s+)(?:wrapping|winding|working|dubbing|going)\\s+(?:forwards?|as\\s+you\\s+go)(?=\\s*(?:[,.;]|$))",
   "(?:in\\s+and\\s+)?a?round(?:\\s+and\\s+between)?\\s+the\\s+(?:rubber\\s+)?legs(?=\\s*(?:[,.;]|$))",
   "(?:to\\s+be\\s+|and\\s+)?(?:trapped|held|bound\\s+down|locked|secured|caught\\s+down)\\s+by\\s+the\\s+(?:rib|wire|tinsel)",
   "(?:and\\s+)?cupped(?:\\s+(?:in|out)(?:wards?)?)?(?=\\s*(?:[,.;]|$))",

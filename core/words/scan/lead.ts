@@ -58,8 +58,35 @@ export function verbBehindPlace(
   return verb && { id: verb.id, at: next, end: verb.end };
 }
 
+/** What leads to what is done, and says nothing of it: “what I do next is”, “make sure you”, “first of all”. */
+export const LEAD_IN = anyOf(
+  "next\\s+up",
+  "first\\s+off?(?:\\s+all)?",
+  "to\\s+(?:begin|start)(?:\\s+(?:with|off))?(?=\\s*,)",
+  "from\\s+(?:here|there)(?:\\s+on)?(?=\\s*,)",
+  "at\\s+this\\s+(?:point|stage)",
+  "(?:(?:once|when|now)\\s+(?:that|this|it)(?:'s|\\s+is)|with\\s+(?:that|this)|having)\\s+done(?:\\s+(?:that|this|so))?",
+  "after\\s+(?:this|which)(?=\\s*,)",
+  "as\\s+(?:before|usual|always|ever)(?=\\s*,)",
+  "moving\\s+on",
+  "meanwhile|all\\s+right|alright|ok(?:ay)?",
+  "what\\s+(?:i|you|we)\\s+(?:(?:like\\s+to\\s+|want\\s+to\\s+|usually\\s+)?do)(?:\\s+(?:now|next|here|then|first))?\\s+is(?:\\s+to)?",
+  "all\\s+(?:i|you|we)\\s+(?:have\\s+to\\s+|need\\s+to\\s+)?do\\s+is(?:\\s+to)?",
+  "the\\s+(?:next|first|last|second|third)\\s+(?:step|thing)(?:\\s+(?:i|you|we)\\s+do)?\\s+is(?:\\s+to)?",
+  "(?:next|first|last|final)\\s+step(?=\\s*[:,–-])|step\\s+(?:one|two|three|four|five|six|seven|eight|nine|ten|\\d{1,2})(?=\\s*[:.,–-])",
+  "[ivx]{1,4}(?=[.)]\\s)",
+  "(?:have|need|tend|prefer|remember|want|try)\\s+to",
+  "(?:should|must|usually|always|generally|normally|often|simply|gently|never\\s+fail\\s+to)(?!\\s+(?:really\\s+)?(?:like|prefer|want|love|choose|put|use|go|have|take)\\b)",
+  "let\\s+us|go\\s+ahead\\s+and|(?:be|make)\\s+sure\\s+(?:to|that\\s+(?:you|we)|you|we)|don't\\s+forget\\s+to|do\\s+not\\s+forget\\s+to",
+  "(?:it's\\s+|it\\s+is\\s+|now\\s+)?time\\s+to",
+  "follow\\s+(?:up|this|that|on)\\s+and",
+  "without\\s+moving\\s+the\\s+(?:thread|silk|bobbin)",
+  "(?:with|using)\\s+an?\\s+(?:(?:pinch(?:ed)?|soft|loose|gathering)[-\\s]+(?:and[-\\s]+)?)+(?:wraps?|loops?|turns?)(?=\\s*,)",
+);
+
 const leadIn = words(
   anyOf(
+    LEAD_IN,
     "i\\s+tie\\s+(?:this|these|mine|it|(?:my|our|the)\\s+(?:[a-z]+\\s+){0,2}(?:fly|flies))(?:\\s+(?:one|fly))?(?:\\s+on)?(?=\\s)",
     "(?:start|begin)(?:\\s+off)?\\s+(?:with|by)(?=\\s)",
     "(?:still\\s+)?(?:with|using)\\s+(?:the\\s+)?(?:same\\s+)?(?:tying\\s+)?(?:thread|silk)(?=,?\\s+(?:dub|tie|bind|catch|wind|wrap|form|build|secure)\\b)",

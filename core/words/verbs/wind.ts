@@ -57,7 +57,7 @@ function coversWeight({ told, text, bench, line }: Telling): boolean {
 }
 
 const coverEnds =
-  /^\W*(?:(?:and|then|now)\s+)*cover(?:ing)?\s+(?:up\s+)?(?:them|it|those|(?:the|its|their|all)\s+(?:[a-z]+\s+)?(?:butts?|ends|stubs?))\b(?:\W+(?:up|over|well|neatly|smoothly|completely|evenly|fully|tightly|with|in|by|the|a|some|few|several|tying|touching|close|tight|neat|smooth|turns|wraps|layer|of|thread|silk))*\W*$/;
+  /^\W*(?:(?:and|then|now)\s+)*(?:cover(?:ing)?|(?:wrap|wind|bind)(?:p?ing)?\s+over)\s+(?:up\s+)?(?:them|it|those|(?:the|its|their|all)\s+(?:[a-z]+\s+)?(?:butts?|ends|stubs?))\b(?:\W+(?:up|over|well|neatly|smoothly|completely|evenly|fully|tightly|with|in|by|the|a|some|few|several|tying|touching|close|tight|neat|smooth|turns|wraps|layer|of|thread|silk))*\W*$/;
 /** “Trim the butts and cover them with thread”: what is laid is bound over by itself; nothing of it is wound. */
 function coversEnds({ told, text, bench }: Telling): boolean {
   const last = bench.made.findLast((m) => m.step.do !== "act");

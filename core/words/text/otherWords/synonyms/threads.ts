@@ -22,7 +22,7 @@ export const threads: readonly Rule[] = [
       "the silk on",
       "on the silk",
     ],
-    `${BEGINNING}(?:(?:catch|lock|put|get)\\s+the\\s+(?:thread|silk)\\s+on|(?:lay|hook|bind|lock|fasten)\\s+on\\s+the\\s+(?:thread|silk)|(?:anchor|fasten)\\s+the\\s+(?:thread|silk)|start\\s+tying|(?:the\\s+)?(?:thread|silk)\\s+(?:starts|begins))(?=\\s+(?:just\\s+|right\\s+|close\\s+)?(?:behind|at|near|an?|one|two|${A_COUNT})(?!\\p{L}))`,
+    `${BEGINNING}(?:(?:catch|lock|put|get)\\s+the\\s+(?:thread|silk)\\s+on|(?:lay|hook|bind|lock|fasten)\\s+on\\s+the\\s+(?:thread|silk)|(?:anchor|fasten)\\s+the\\s+(?:thread|silk)|start\\s+tying|(?:the\\s+)?(?:thread|silk)\\s+(?:starts|begins))(?=\\s+(?:(?:just|right|close|directly|immediately)\\s+)?(?:behind|at|near|short\\s+of|next\\s+to|an?|one|two|${A_COUNT})(?!\\p{L}))`,
     "start the thread",
   ),
   said(["next to the"], "next\\s+to(?=\\s+the\\s+(?:hook\\s+)?eye(?!\\p{L}))", "near"),

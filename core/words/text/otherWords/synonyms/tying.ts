@@ -5,6 +5,27 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
   said(
+    ["to start", "to begin"],
+    "(?<!\\b(?:thin|thick|slim|sparse|fine|full|narrow|wide|light|heavy|silk|thread))(?<=\\p{L}),?\\s+to\\s+(?:start|begin)(?:\\s+(?:with|off))?(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
+  said(
+    ["a bit at a time", "a little at a time", "little by little", "bit by bit"],
+    "(?:a\\s+(?:bit|little)\\s+at\\s+a\\s+time|little\\s+by\\s+little|bit\\s+by\\s+bit)(?=\\s*(?:[,.;]|$))",
+    "evenly",
+  ),
+  said(
+    ["giving a", "making a"],
+    "(?<=,\\s)(?:giving|making)\\s+(?:us\\s+)?an?\\s+(?:nice\\s+|neat\\s+)?(slim|thin|thick|full|tapered|smooth)\\s+(?:body|abdomen)(?=\\s*(?:[,.;]|$))",
+    "$1",
+  ),
+  said(["sitting on", "sits on", "lying on"], "(?:sitting|lying)(?=\\s+on\\s+top)", ""),
+  said(
+    ["with thread at", "thread hanging", "thread resting", "thread parked"],
+    "(?<=^\\W*|[.;]\\s+)(?:with|keeping)\\s+(?:the\\s+)?(thread|silk)\\s+(?:(?:hanging|resting|parked|still)\\s+)?(at|behind|near)\\s+the\\s+(bend|barb|eye),?(?=\\s+\\p{L})",
+    "with the $1 $2 the $3,",
+  ),
+  said(
     ["loop"],
     `(?<!\\p{L})(?:draw|throw|drop|pull\\s+(?:out|down)|form|make|create)\\s+(?:down\\s+)?(an?|${A_COUNT}\\s*(?:cm|mm))\\s+(?:thread\\s+loop|loop\\s+of\\s+(?:the\\s+)?thread|(?:dubbing\\s+)?loop)(?=\\s+(?:about\\s+)?\\d+(?:[.,]\\d)?\\s*(?:cm|mm)(?:\\s+long)?,?\\s+(?:and|then)\\s)`,
     "make $1 dubbing loop",
