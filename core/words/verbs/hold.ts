@@ -153,7 +153,7 @@ export const hold = verb(
     "leave\\s+(?:about\\s+)?\\d+(?:[.,]\\d+)?\\s*mm\\s+(?:(?:as|for)\\s+(?:a|the)\\s+(?:\\w+\\s+)?head|over\\s+the\\s+eye|in\\s+front(?:\\s+as\\s+a\\s+head)?)",
     "(?:tie|bind|lash|secure|fasten|hold|trap|fix|catch|clamp|tack)(?:\\s+(?:it|them|this|that|those|the\\s+\\w+))?\\s+(?:off|down(?!\\s+(?:an?|some|two|three|four|five|six|eight|ten|\\d+)\\s+(?!turns?\\b|wraps?\\b|(?:hook\\s+)?eyes?\\b|mm\\b|cm\\b|thirds?\\b|quarters?\\b))|in\\s+place|there|here|fast|securely|back\\s+with)(?:\\s+(?:the|its|their)\\s+(?:stems?|stalks?|quills?|tag|remainder|rest|(?:hackle\\s+)?(?:tip|point)(?!\\s+\\w+\\s+of))(?!\\s+of\\b))?",
     "(?:hold|secure|fasten|bind|trap|catch|lock|fix)(?=\\s+(?:it|them|this|the\\s+\\w+)?\\s*(?:down\\s+)?(?:with|by)\\b)",
-    "(?:tie|bind|lash|wrap|cover)\\s+(?:(?:down|over|in)\\s+)?(?:the\\s+|its\\s+|their\\s+)?(?:(?:hackle|feather|hair|tail|wing)\\s+)?butts?(?:\\s+ends?)?(?:\\s+down)?(?=\\s*[,.;]|\\s+(?:down\\b|along|forwards?|up|all|under|to)\\b)",
+    "(?:tie|bind|lash|wrap(?!\\s+(?:the\\s+)?butts?(?:\\s+ends?)?\\s+(?:forwards?|up|to(?!\\s+the\\s+(?:bend|shank))|until)\\b)|cover)\\s+(?:(?:down|over|in)\\s+)?(?:the\\s+|its\\s+|their\\s+)?(?:(?:hackle|feather|hair|tail|wing)\\s+)?butts?(?:\\s+ends?)?(?:\\s+down)?(?=\\s*[,.;]|\\s+(?:down\\b|along|forwards?|up|all|under|to)\\b)",
     "(?:secure|hold|fasten|trap)(?=\\s+(?:(?:just\\s+)?behind|in\\s+front\\s+of|at)\\s+the\\s+(?:\\w+\\s+){1,2}with\\b)",
     "(?<=\\b(?:over|forwards?|back)\\b[^.;]{0,30}\\band\\s+)(?:tie|bind|lash|secure|fasten)\\s+(?:it|them)(?=\\s+(?:just\\s+|right\\s+)?(?:behind|in\\s+front\\s+of|at)\\s)",
     "lock(?:\\s+(?:it|them))?(?:\\s+(?:in(?:\\s+place)?|down))?",

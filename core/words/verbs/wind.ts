@@ -124,6 +124,7 @@ const goesOn = (t: Telling): boolean =>
   (t.told.refers === "the rest" && !isOfAnother(t)) ||
   t.told.refers === "the same" ||
   isRestOfTail(t) ||
+  isTailItself(t) ||
   isTwistedTail(t);
 
 const spooled = new Set<MaterialForm | undefined>(["wire", "tinsel", "floss", "yarn", "thread", "chenille"]);
@@ -297,6 +298,18 @@ function isRestOfTail({ told, bench }: Telling): boolean {
   );
   const component = bench.component(last?.step.component);
   return component?.role === "tail" && component.material.some((m) => m.value === material.code);
+}
+
+const allOfThem = /^\W*(?:(?:then|and|now)\s+)*(?:wind|wrap)\s+(?:them|these|those)\b/u;
+/** “Wrap them to the thorax”, right behind a tail of fibres: all of them go on as the body. */
+function isTailItself({ told, text, bench }: Telling): boolean {
+  if (told.description !== undefined || told.role !== undefined || !allOfThem.test(text.slice(told.at))) return false;
+  if (bench.waits((w) => !w.hangs)) return false;
+  const last = bench.made.findLast((m) => m.step.do !== "act");
+  const component =
+    last?.step.do === "lay" && !last.step.countedWhenWound ? bench.component(last.step.component) : undefined;
+  const form = component && bench.formOf(component);
+  return component?.role === "tail" && (form === "feather fibre" || form === "herl");
 }
 
 /** “Twist the pheasant fibres and wrap them”, of what the tail was tied in of: they go on as the body. */

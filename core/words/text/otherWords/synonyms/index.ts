@@ -3,6 +3,7 @@ import { amounts } from "./amounts";
 import { finishing, ofHackles } from "./finishing";
 import { hooks } from "./hooks";
 import { lengths } from "./lengths";
+import { references } from "./references";
 import { threads } from "./threads";
 import { tying } from "./tying";
 import { weights } from "./weights";
@@ -10,6 +11,7 @@ import { weights } from "./weights";
 /** Words of one meaning, whichever of them a tier uses. */
 export const synonyms: readonly Rule[] = [
   ...hooks,
+  ...references,
   ...ofHackles,
   ...tying,
   ...amounts,

@@ -131,6 +131,7 @@ export const tying: readonly Rule[] = [
     `${BEGINNING}(?:shape|roll|construct|produce|fashion|lay\\s+down|run|take)(?=\\s+(?:an?|the)\\s+(?:(?!thread)\\p{L}+\\s+){0,2}(?:body|abdomen|thorax|head|butt|tag)\\s+(?:of|from|out\\s+of|with)\\s)`,
     "form",
   ),
+  said(["form a tail", "form the tail"], `${BEGINNING}form(?=\\s+(?:an?|the)\\s+tail\\s+(?:with|of|from)\\s)`, "make"),
   said(["ribbed"], "(?<=^\\W*)ribbed(?=\\s*[:=])", "rib"),
   said(["hackle collar"], "(?<=^\\W*)hackle\\s+collar(?=\\s*[:=])", "collar"),
   said(

@@ -1,0 +1,71 @@
+import { inPlace, type Rule } from "../../leftOut";
+import { BEGINNING, said } from "./said";
+
+const BODY_LINE = "(?<=^\\W*(?:body|abdomen|underbody)\\s*[:=,–-]\\s*(?:the\\s+)?)";
+const FORWARD = "(?=\\s+(?:forwards?\\s+|up\\s+|on\\s+)*(?:to|until|as\\s+far|over|along)(?!\\p{L}))";
+
+/** What is told by what was told before: the rest of it, the same, those. */
+export const references: readonly Rule[] = [
+  said(
+    ["remaining", "leftover", "left-over", "left over"],
+    `${BODY_LINE}(?:remaining|left-?\\s?over)\\s+(?:tail\\s+)?(?:fib(?:re|er)s|herls|ends|butts)`,
+    "rest of the tail fibres",
+  ),
+  said(
+    ["the same "],
+    "the\\s+same\\s+(?:two|three|four|five|six|seven|eight|nine|ten|\\d{1,2})(?=\\s+(?:fib(?:re|er)s|herls|strands|barbs)(?!\\p{L}))",
+    "the same",
+  ),
+  said(
+    ["tail butts"],
+    `${BEGINNING}(?:wind|wrap|take|bring)\\s+the\\s+tail(?:\\s+fib(?:re|er))?\\s+butts${FORWARD}`,
+    "wind the rest of the tail fibres",
+  ),
+  said(
+    ["butts"],
+    `${BEGINNING}(wind|wrap)\\s+the\\s+butts\\s+((?:forwards?\\s+|up\\s+)?(?:to|until)\\s+the\\s+(?:thorax|wing\\s?case|middle|eye|bead|head))\\s+(?:for|as|to\\s+(?:make|form))\\s+(?:the|a)\\s+(?:body|abdomen)(?=\\s*(?:[,.;]|$))`,
+    "$1 the butts $2",
+  ),
+  said(
+    ["butts"],
+    `${BEGINNING}(?:take|bring)\\s+the\\s+butts(?:\\s+of\\s+the\\s+tail(?:\\s+fib(?:re|er)s)?)?${FORWARD}`,
+    "wind the rest of the tail fibres",
+  ),
+  said(
+    ["butts"],
+    `${BEGINNING}(?:use\\s+the\\s+butts\\s+(?:for|as)\\s+(?:the|a)\\s+(?:body|abdomen),?\\s+(?:wound|wrapped)|(?:the\\s+)?butts\\s+(?:are|get)\\s+(?:then\\s+)?(?:wound|wrapped))${FORWARD}`,
+    "wind the butts",
+  ),
+  said(
+    ["these ", "them "],
+    `${BEGINNING}(wind|wrap)\\s+(?:these|them|those)\\s+((?:forwards?\\s+|up\\s+)?to\\s+the\\s+(?:thorax|wing\\s?case|middle|eye|bead|head))\\s+(?:for|as|to\\s+(?:make|form))\\s+(?:the|a)\\s+(?:body|abdomen)(?=\\s*(?:[,.;]|$))`,
+    "$1 them $2",
+  ),
+  said(["what is left", "what's left"], "what(?:'s|\\s+is)\\s+left\\s+of(?=\\s+the\\s)", "the rest of"),
+  said(["long ends", "free ends"], `${BEGINNING}(wind|wrap)\\s+the\\s+(?:long|free)\\s+ends${FORWARD}`, "$1 the butts"),
+  said(
+    ["those fib", "these fib", "those herl", "these herl"],
+    `(?<=\\b(?:wind|wrap)\\s+)(?:those|these)\\s+(?:fib(?:re|er)s|herls)${FORWARD}`,
+    "the butts",
+  ),
+  said(
+    ["more of"],
+    "(?<=[:=–-]\\s*)more\\s+of\\s+(?:the\\s+same|it)(?=\\s*(?:[,.;]|$|\\s(?:dubbing|fur|herl|stuff|material)))",
+    "the same",
+  ),
+  said(["like"], "(?<=[:=–-]\\s*)like(?:\\s+the)?\\s+(body|abdomen|thorax|tail)(?=\\s*(?:[,.;]|$))", "same as the $1"),
+  said(["~"], "~\\s*(?=(?:shank|gape|hook|body)\\s+(?:length|width)(?!\\p{L}))", "about "),
+  said([".."], "(?<=\\b\\d{1,2})\\s*\\.\\.\\.?\\s*(?=\\d{1,2}\\s+\\p{L})", " to "),
+  said(
+    ["pcs", "pc ", " no. "],
+    "(?<=\\b\\d{1,3}\\s*)(?:pcs?\\.?|nos?\\.)\\s+(?:of\\s+)?(?=(?:\\p{L}+\\s+){0,3}(?:fib(?:re|er)s|hairs|strands|herls))",
+    "",
+  ),
+  {
+    has: ["doz", "dz"],
+    written:
+      /(?<!\p{L})(\d{1,2}|one|two|three)\s+(?:doz(?:en)?\.?|dz\.?)\s+(?=(?:\p{L}+\s+){0,3}(?:fib(?:re|er)s|hairs|strands|herls|barbs)(?!\p{L}))/giu,
+    as: (m) => inPlace(m, `${12 * (few[m[1]?.toLowerCase() ?? ""] ?? Number(m[1]))} `),
+  },
+];
+const few: Record<string, number> = { one: 1, two: 2, three: 3 };
