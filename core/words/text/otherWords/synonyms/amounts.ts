@@ -5,6 +5,11 @@ import { said } from "./said";
 /** How many, and of what pieces. */
 export const amounts: readonly Rule[] = [
   said(
+    ["underfur removed", "short hairs", "fluff removed"],
+    "(?:(?:with\\s+)?(?:the\\s+)?(?:underfur|short\\s+hairs)\\s+(?:removed|combed\\s+out|cleaned\\s+out)|(?:and\\s+)?remove\\s+(?:the\\s+|any\\s+)?short\\s+hairs)(?=\\s*(?:[,.;]|$))",
+    "cleaned of underfur",
+  ),
+  said(
     ["fibre", "fiber"],
     "(?<=[:=–-]\\s)((?!an?\\s|few\\s|some\\s)(?:\\p{L}+\\s+){1,3}fib(?:re|er)s)\\s*(?:x\\s?|\\()(\\d{1,2})\\)?(?=\\s*(?:[,.;]|$))",
     "$2 $1",

@@ -23,6 +23,7 @@ export const finishing: readonly Rule[] = [
     `${BEGINNING}(?:apply|brush\\s+on|paint\\s+on|dab\\s+on)\\s+(?=(?:\\d|${NUMBER_WORD})\\s+(?:(?:thin|light|good)\\s+)?coats?\\s+of\\s)`,
     "",
   ),
+  said(["touch of"], `(?<=,\\s)(?:an?\\s+)?touch\\s+of(?=\\s+(?:${COVER})(?!\\p{L}))`, "a drop of"),
   said(["double coat"], "(?:an?\\s+)?double\\s+coat(?=\\s+of\\s)", "two coats"),
   said(
     ["touch the head"],
@@ -58,6 +59,11 @@ export const finishing: readonly Rule[] = [
 
 /** How long a hackle's barbs are, and how it is tied in. */
 export const ofHackles: readonly Rule[] = [
+  said(
+    ["stiff", "soft", "springy", "webby", "lively"],
+    "(?<=^\\W*(?:(?:front|body)\\s+)?(?:hackle|collar)\\s*[:=–-].*,\\s+)(?:with\\s+)?(?:nice\\s+|good\\s+|very\\s+)?(stiff|soft|springy|webby|lively)\\s+(?:fib(?:re|er)s|barbs)(?=\\s*(?:[,.;]|$))",
+    "$1",
+  ),
   said(
     ["reach", "tips at", "touching"],
     "(?<=^\\W*(?:(?:front|body|throat)\\s+)?(?:hackle|collar)\\s*[:=–-].*,\\s+)(?:(?:just\\s+)?long\\s+enough\\s+to\\s+reach|(?:(?:fib(?:re|er)\\s+)?tips\\s+)?(?:just\\s+)?(?:reaching(?:\\s+to)?|touching)|fib(?:re|er)\\s+tips\\s+at)(?=\\s+the\\s+(?:hook\\s+)?(?:bend|point|barb|tail)(?!\\p{L}))",

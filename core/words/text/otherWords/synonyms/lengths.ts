@@ -4,6 +4,11 @@ import { said } from "./said";
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
   said(
+    ["body goes", "body reaches"],
+    "as\\s+far\\s+as\\s+the\\s+(body|abdomen|thorax)\\s+(?:goes|reaches|runs)",
+    "to the front of the $1",
+  ),
+  said(
     ["taper"],
     "taper(?:s|ing|ed)?\\s+(?:to|towards?|up\\s+to)\\s+the\\s+(?:hook\\s+)?(?:eye|head|front)(?=\\s*(?:[,.;]|$))",
     "tapered",

@@ -132,6 +132,11 @@ export const tying: readonly Rule[] = [
     "form",
   ),
   said(["form a tail", "form the tail"], `${BEGINNING}form(?=\\s+(?:an?|the)\\s+tail\\s+(?:with|of|from)\\s)`, "make"),
+  said(
+    ["dub in a", "dub in the", "put on a", "add a thorax", "add the thorax"],
+    `${BEGINNING}(?:dub\\s+in|put\\s+on|add)(?=\\s+(?:an?|the)\\s+thorax\\s+(?:of|in|with)\\s)`,
+    "dub",
+  ),
   said(["ribbed"], "(?<=^\\W*)ribbed(?=\\s*[:=])", "rib"),
   said(["hackle collar"], "(?<=^\\W*)hackle\\s+collar(?=\\s*[:=])", "collar"),
   said(
