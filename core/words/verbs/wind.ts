@@ -733,7 +733,7 @@ export function listedRib(t: Telling, object: Meant, told: Said): void {
   const hung = bench.hangs;
   bench.hangs = undefined;
   // Where the thread was taken round the bend, the body begins there, and what ribs it.
-  const behindBend = hung && alongShank(hung) > 1 ? hung : undefined;
+  const behindBend = [hung, rearOfBody(bench)].find((at) => at !== undefined && alongShank(at) > 1);
   const waiting = tieIn(
     t,
     object,

@@ -43,8 +43,16 @@ export const howItLies: Clause[] = [
     ),
     (s, p) => {
       const isFront = "eyeLengths" in p || ("landmark" in p && p.landmark === "eye");
-      if (isFront || !(s.end ?? s.to)) s.passes = 2;
-      else if (s.backTo === undefined) s.backTo = p;
+      if (isFront || !(s.end ?? s.to)) {
+        s.passes = 2;
+        // “Into the bend and back to the bead”: there it begins, whoever tied it in where.
+        const front: Place = "landmark" in p ? { eyeLengths: 0.5 } : p;
+        if (isAtRear(s.end ?? s.to ?? s.there) && !s.from && !s.begin) {
+          s.begin = front;
+          s.end ??= s.there;
+          delete s.there;
+        }
+      } else if (s.backTo === undefined) s.backTo = p;
       else return false;
     },
   ),

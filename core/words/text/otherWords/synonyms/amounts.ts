@@ -5,6 +5,18 @@ import { said } from "./said";
 /** How many, and of what pieces. */
 export const amounts: readonly Rule[] = [
   said(
+    ["dyed"],
+    `(?<!\\p{L})(${A_COUNT})\\s+((?:\\p{L}+\\s+){0,2}(?:hairs|fib(?:re|er)s))\\s+dyed\\s+(\\p{L}+)(?=\\s*(?:[,.;]|$))`,
+    "$1 $3 $2",
+  ),
+  said(
+    ["substitute", "sub."],
+    "(?:,\\s*)?\\(?or\\s+(?:an?\\s+|its\\s+)?(?:good\\s+)?(?:substitute|sub\\.?)(?!\\p{L})\\)?",
+    "",
+  ),
+  said(["say "], "(?<=,\\s)say\\s+(?=\\d{2,3}\\s*(?:d|den|denier)(?!\\p{L}))", ""),
+  said(["pair"], "(?<=^\\W*eyes\\s*[:=–-].*),\\s*(?:one|a|1)\\s+pair(?=\\s*(?:[,.;]|$))", ""),
+  said(
     ["underfur removed", "short hairs", "fluff removed"],
     "(?:(?:with\\s+)?(?:the\\s+)?(?:underfur|short\\s+hairs)\\s+(?:removed|combed\\s+out|cleaned\\s+out)|(?:and\\s+)?remove\\s+(?:the\\s+|any\\s+)?short\\s+hairs)(?=\\s*(?:[,.;]|$))",
     "cleaned of underfur",

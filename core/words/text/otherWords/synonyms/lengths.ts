@@ -3,6 +3,8 @@ import { said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  said(["reaching the end", "reaching the tip"], "reaching(?=\\s+the\\s+(?:ends?|tips?)\\s+of\\s+the\\s)", "to"),
+  said(["tie-in point", "tie in point"], "and\\s+back\\s+to\\s+the\\s+tie-?\\s?in\\s+(?:point|spot)", "and back"),
   said(
     ["body goes", "body reaches"],
     "as\\s+far\\s+as\\s+the\\s+(body|abdomen|thorax)\\s+(?:goes|reaches|runs)",

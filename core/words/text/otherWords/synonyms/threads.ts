@@ -1,4 +1,4 @@
-import type { Rule } from "../../leftOut";
+import { inPlace, type Rule } from "../../leftOut";
 import { A_COUNT } from "../../number";
 import { BEGINNING, said } from "./said";
 
@@ -6,6 +6,24 @@ const TO_THERE =
   "(?=\\s+(?:(?:all\\s+the\\s+way|down|back|on|along)\\s+)*to\\s+(?:just\\s+)?(?:the\\s+|above\\s+|over\\s+|opposite\\s+|behind\\s+)*(?:hook\\s+)?(?:bend|barb|point)(?!\\p{L}))";
 /** Where the thread begins, and where it goes. */
 export const threads: readonly Rule[] = [
+  {
+    has: ["over the lead", "over the wire", "over the weight"],
+    written: new RegExp(
+      `${BEGINNING}(?:the\\s+)?(?:((?!tie\\b|with\\b|wind\\b|wrap\\b|take\\b|run\\b|bring\\b)\\p{L}+)\\s+)?(?:thread|silk)\\s+(?:back\\s+|down\\s+)?(?:over\\s+the\\s+(lead|wire|weight)\\s+(?:and\\s+)?(?:back\\s+|down\\s+|on\\s+)?to\\s+the\\s+(bend|barb|point)|to\\s+the\\s+(bend|barb|point),?\\s+over\\s+the\\s+(lead|wire|weight))(?=\\s*(?:[,.;]|$))`,
+      "giu",
+    ),
+    // Which thread it is comes first, where that is told there.
+    as: (m) =>
+      inPlace(
+        m,
+        `${m[1] ? `thread: ${m[1]}; ` : ""}cover the ${m[2] ?? m[5] ?? ""} with thread and go to the ${m[3] ?? m[4] ?? ""}`,
+      ),
+  },
+  said(
+    ["halfway back", "half way back"],
+    "(?<=\\bto\\s+(?:(?:over|above|just|opposite)\\s+)*the\\s+(?:bend|barb|point)\\s+and\\s+)half-?\\s?way\\s+back(?=\\s*(?:[,.;]|$))",
+    "back half way",
+  ),
   said(["/0)"], "(?<=^\\W*(?:tying\\s+)?(?:thread|silk)\\s*[:=–-]\\s*(?:\\p{L}+\\s+){1,2})\\((\\d{1,2}\\/0)\\)", "$1"),
   said(["/0)"], "(?<=^\\W*)(thread|silk)\\s*\\((\\d{1,2}\\/0)\\)\\s*[:=]", "$1: $2"),
   said(["/0"], "(?<=\\bthread\\s+)in\\s+(?=\\d{1,2}\\/0)", ""),

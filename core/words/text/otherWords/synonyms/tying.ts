@@ -5,6 +5,11 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
   said(
+    ["collar", "head", "tag", "butt", "spot"],
+    "(?<=^\\W*)(\\p{L}+)\\s+(collar|head|tag|butt|hot\\s?spot)\\s*[:=–-]\\s*(?=[^.;]*\\b\\1\\b)",
+    "$2: ",
+  ),
+  said(
     ["to start", "to begin"],
     "(?<!\\b(?:thin|thick|slim|sparse|fine|full|narrow|wide|light|heavy|silk|thread))(?<=\\p{L}),?\\s+to\\s+(?:start|begin)(?:\\s+(?:with|off))?(?=\\s*(?:[,.;]|$))",
     "",
