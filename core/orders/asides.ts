@@ -63,6 +63,29 @@ export const isCourteousWord = (word: string): boolean =>
   COURTESY.has(word.toLowerCase()) && !ALONE.has(word.toLowerCase());
 
 const wordsIn = (text: string): string[] => text.toLowerCase().match(/[\p{L}']+/gu) ?? [];
+const TALK = [
+  // How all are, what a day it was, what the season does.
+  "(?:i |we )?(?:do )?(?:hope|trust) (?:this|you|all|everyone|everything|that|the|your|it)(?!\\p{L})(?! (?:\\p{L}+ )?(?:can|could|will|are able|have (?:them|these|some|it)|get|manage)(?!\\p{L})).{0,60}",
+  "(?:it|that) (?:was|is|has been|'s been) (?:\\p{L}+ ){0,2}(?:nice|good|great|lovely|a pleasure|fun) (?:to see|seeing|to talk|talking|to meet|meeting|to speak|speaking|to chat|chatting|to hear|hearing)(?!\\p{L}).{0,50}",
+  "(?:the )?weather(?:'s| is| has been|'s been)? .{2,30}",
+  "(?:spring|summer|autumn|winter|the season|the new season|opening day) (?:is|'s) (?:coming|here|near|close|upon us|(?:just )?(?:a)?round the corner|getting (?:near|close)r?|on its way)(?: .{0,30})?",
+  "(?:and )?(?:the |our )?(?:shop|shelf|shelves|boxes|bins|stocks?|drawers|we)(?: is| are|'re|'s)? (?:(?:nearly|almost|getting|running|all|quite|completely|very) ){0,2}(?:out|low|empty|bare|short|thin)(?: (?:of|on) (?:these|them|those|flies|stock))?",
+  "(?:we(?: are|'re)|i(?: am|'m)) (?:getting ready|preparing|stocking up|gearing up) for (?:the |our )?(?:\\p{L}+ )?(?:season|opening|spring|summer|fair|show)",
+  "business (?:is|has been) \\p{L}+|it(?:'s| is) that time of (?:the )?year(?: again)?|time flies",
+  // What is about to come.
+  "(?:it(?:'s| is) )?(?:just |only )?(?:a |an )?(?:small|little|quick|short|tiny|modest)(?:er)? (?:order|one|list)(?: (?:this time|today|from us|for (?:you|now)))?",
+  "as (?:promised|mentioned|requested|arranged)(?: .{0,30})?|(?:please )?(?:find|see) (?:our|the|my|this) (?:order|list) (?:below|attached|following|underneath)|(?:below|here|following|attached) (?:is|are|you(?:'ll| will) find) (?:what (?:we|i)(?:'d like| need| want)?|(?:our|the|my) (?:order|list|needs))",
+  // How a letter ends.
+  "(?:speak|talk|see you|write|chat) (?:to you )?soon|look(?:ing)? forward to (?:hearing(?: from you)?|seeing (?:you|them)|them|it|these|your (?:reply|answer))",
+  "(?:please )?let (?:me|us) know (?:if|whether|that) (?:that|this|it|all|everything|those)(?:'s| is| are)?(?: (?:ok|okay|works?|fine|possible|alright|all right|good|clear|a problem))?",
+  "have a (?:good|nice|great|lovely|pleasant) (?:day|week|weekend|time|evening|one|christmas|winter|holiday)|take care|happy tying|stay (?:well|warm|healthy)|bye(?: for now)?|sent from my \\p{L}+(?: \\p{L}+)?",
+  "(?:p\\.?s\\.?:? )?(?:say|give) (?:hello|hi|my best|our best|my regards|regards|love)(?: to)? .{0,30}",
+  "schönes? (?:wochenende|tag|woche|abend)(?: noch)?|bis bald|alles gute|gut bind",
+];
+const SMALL_TALK = new RegExp(`^(?:${TALK.join("|")})\\s*[.!?]*$`, "iu");
+/** Whether a sentence is small talk: of how all are, of the weather, of what follows; no number stands in it. */
+export const isSmallTalk = (text: string): boolean => !/[\d#“”"]/.test(text) && SMALL_TALK.test(text.trim());
+
 /** How the last lot was liked, or fished; and nothing about what is to come. */
 const PRAISE =
   /^(?:(?:we|i|they|everybody|everyone|our \p{L}+|my \p{L}+)(?:'re|'m| (?:are|am|was|were))? (?:\p{L}+ ){0,2}(?:happy|pleased|delighted|satisfied|glad|thrilled) (?:with|about) (?:the |your |our |those |these )?(?:last|previous|first|recent)[^\d]{0,40}|(?:the |your |those )?(?:last|previous|first) (?:\p{L}+ ){1,3}(?:fished|sold|arrived|worked|went|did|was|were|came) (?:(?:very|really|so|all|just|quite) )?(?:well|fine|great|perfect(?:ly)?|safely|quickly|excellent|lovely|superb|wonderful|spot on))[.!]?$/iu;
@@ -88,6 +111,7 @@ export function setAside(text: string): { lines: Span[]; asides: Aside[]; signed
     if (why === "closing") isOver = true;
     if (why === "closing") signed.push(line);
     if (why === "head") signed.push(...senderIn(line));
+    if (why === "greeting") signed.push(...introducedIn(line));
     if (why) asides.push({ at: [line.start, line.end], why });
     else lines.push(line);
   }
@@ -101,6 +125,16 @@ function senderIn(line: Span): Span[] {
   return lead === 0 || name === ""
     ? []
     : [{ text: name, start: line.start + lead, end: line.start + lead + name.length }];
+}
+const INTRODUCED =
+  /(?:,\s*(?:it's|it is|this is|here is)\s+|\s(?:from|von)\s+)(\p{L}[^,.!?]{2,60}?)(?:\s+(?:here|speaking))?\s*[.!]?\s*$|,\s*(\p{L}[^,.!?]{2,60}?)\s+(?:here|hier|speaking)\s*[.!]?\s*$/iu;
+/** “Hello, Ida Pellworth here”: who greets. */
+function introducedIn(line: Span): Span[] {
+  const found = INTRODUCED.exec(line.text);
+  const name = found?.[1] ?? found?.[2];
+  if (!found || name === undefined) return [];
+  const start = line.start + found.index + found[0].indexOf(name);
+  return [{ text: name, start, end: start + name.length }];
 }
 /** “Pos 1: …” */
 const POSITION = /^(?:pos(?:ition)?|item)\.?\s*\d{1,2}\s*[:.)]\s*/iu;

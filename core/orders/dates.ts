@@ -259,7 +259,7 @@ function weekOf(n: number, today: string): DayRead | undefined {
   return { day: now >= today ? now : friday(noon(`${Number(today.slice(0, 4)) + 1}-07-01`)) };
 }
 
-const BEFORE = String.raw`(?:(?:all|both|everything|alles?|beide[sn]?)\s+(?=(?:to\s+be|needed|wanted|due|required|ready|by|for|bis)(?!\p{L})))?(?:(?:to\s+be\s+(?:ready|here|shipped|sent|delivered|posted|with\s+(?:us|me))|to\s+(?:arrive(?:\s+(?:with|at)\s+(?:us|me))?|reach\s+(?:us|me))|(?:ship(?:ped)?|send|sent|post(?:ed)?|dispatch(?:ed)?|deliver(?:ed)?)(?=\s+(?:by|before|no\s+later|not\s+later|bis)(?!\p{L}))|ship(?:ping|s)?(?=\s+(?:on\s+)?\d{1,2}(?:\.|st|nd|rd|th)?\s+\p{L})|ready|req(?:'?d)?\.?|(?:delivery|due|ship(?:ping)?|liefer)[\s-]*(?:date|day|datum|termin)|date|datum|when|wann|arrival|arrives?|required|wanted\s+here|arriving|(?:date\s+)?needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:on or before|by or before|no later than|not later than|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
+const BEFORE = String.raw`(?:(?:all|both|everything|alles?|beide[sn]?)\s+(?=(?:to\s+be|needed|wanted|due|required|ready|by|for|bis)(?!\p{L})))?(?:(?:(?:(?:(?:they|it|these|those|all)\s+)?(?:must|should|need\s+to|have\s+to)\s+be\s+|(?:in|on)\s+(?:our|my)\s+(?:hands|shelf|shelves|counter)\s+|here\s+)(?=(?:by|before|no\s+later|not\s+later|on|bis)(?!\p{L}))|(?:(?:they|it|these|those|all)\s+)?(?:must|should|need\s+to|have\s+to)\s+be\s+(?:here|ready|with\s+us|in\s+(?:our|my)\s+hands)(?=\s+(?:by|before|no\s+later|not\s+later|on|bis)(?!\p{L}))|deadline(?:\s+is)?|the\s+(?:date|day|deadline)\s+is|to\s+be\s+(?:ready|here|shipped|sent|delivered|posted|with\s+(?:us|me))|to\s+(?:arrive(?:\s+(?:with|at)\s+(?:us|me))?|reach\s+(?:us|me))|(?:ship(?:ped)?|send|sent|post(?:ed)?|dispatch(?:ed)?|deliver(?:ed)?)(?=\s+(?:by|before|no\s+later|not\s+later|bis)(?!\p{L}))|ship(?:ping|s)?(?=\s+(?:on\s+)?\d{1,2}(?:\.|st|nd|rd|th)?\s+\p{L})|ready|req(?:'?d)?\.?|(?:delivery|due|ship(?:ping)?|liefer)[\s-]*(?:date|day|datum|termin)|date|datum|when|wann|arrival|arrives?|required|wanted\s+here|arriving|(?:date\s+)?needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:on or before|by or before|no later than|not later than|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
 /** What every way to say a day has: figures with a sign between, or the name of a month, a day, a feast or a span. */
 const mayBeDay = new RegExp(
   String.raw`\d\s?[./-]\s?\d|${longest(months)}|${longest(days)}|easter|ostern|friday|freitag|whit|pentecost|pfingst|christmas|weihnacht|tomorrow|morgen|day|week|month|tag|woche|monat|kw`,
@@ -291,6 +291,13 @@ export function readDay(text: string, today: string): DayRead | undefined {
   }
   return undefined;
 }
+
+const commaAhead = new RegExp(
+  String.raw`(?<=(?<!\p{L})(?:${MONTH})\s+(?:the\s+)?\d{1,2}(?:st|nd|rd|th)?),(?=\s+20\d\d(?!\d))`,
+  "giu",
+);
+/** “March 12th, 2027”: its comma parts nothing. @returns as long as it was */
+export const daysInOne = (text: string): string => text.replace(commaAhead, " ");
 
 /** A day within a longer text, and where it stands there. */
 export interface DayFound {

@@ -38,6 +38,8 @@ const WEEK_OF =
 const LEADS =
   /^(?:book|booking|following|arrival|arriving|bill|billed|invoice|sold|account|would|like|likes|please|orders|ordering|requests|asks|asking|here|hier|again|writes|calling|speaking|new|re-?order|restock|hätte|hätten|möchte|möchten|gerne?|bestellt|braucht|will|want|need|and|&|it's|its|this|is|at|attn\.?|on|behalf|of|\p{L}\.?|\/|for|from|to|customer|kunde|client|für|von|an|the|order|orders|bestellung|please|bitte|by|before|vor|bis|zum|zur|due|gruß|grüße|gruss|cheers|thanks|regards|best|lg|vg|mfg|wants|needs|needed|required|ship|shipping|ships|account|name|shop|deliver|delivery)$/iu;
 const FOR = /(?<!\p{L})(?:for|from|to|customer:?|für|von|an|kunde:?)\s+(?:the\s+)?/iu;
+/** “Mrs Ida Pellworth”, “ordered by Frau Pellworth” */
+const TITLE = /^(?:ordered\s+by\s+|bestellt\s+von\s+)?(?:(?:mrs?|ms|miss|dr|frau|herrn?|familie)\.?\s+)*/iu;
 
 const LED_BY =
   /(?<!\p{L})(?:(?:please\s+)?(?:send|ship|deliver)|for|from|customer:?|client:?|account:?|für|von|kunde:?)\s+(?:the\s+|di?en?\s+|das\s+)?(?:(?:(?:angel|fliegen)?(?:laden|geschäft|verein)|shop|store|club|lodge|mrs?\.?|ms\.?|herrn?|frau)\s+)?$/iu;
@@ -212,7 +214,9 @@ export class Heading {
     // “Otter Creek Anglers - reorder”, “no lead on anything”: read for themselves elsewhere.
     if (findWish(chunk.text, 0) || this.namesOneInParts(chunk)) return false;
     if (/[\d#]/.test(chunk.text) && !this.catalogue.customers.some((c) => /\d/.test(c.name))) return false;
-    const clean = chunk.text.replace(new RegExp(`^${FOR.source.replace("(?<!\\p{L})", "")}`, "iu"), "");
+    const clean = chunk.text
+      .replace(new RegExp(`^${FOR.source.replace("(?<!\\p{L})", "")}`, "iu"), "")
+      .replace(TITLE, "");
     const signed = this.signedFor(clean);
     if (signed) {
       this.settleCustomer(signed, at);

@@ -12,6 +12,7 @@ import { Stretch } from "./stretch";
 import { type Span, piecesOf } from "./spans";
 import { MARKER, SENTENCE, CLAUSE } from "./pieces";
 import { headed, dashed } from "./statement/headed";
+import { saidAlike } from "./alike";
 import { findDay } from "./dates";
 import { joined } from "./statement/joined";
 import { readStatement } from "./statement";
@@ -113,7 +114,7 @@ class OrderReader implements OrderReading {
  */
 export function readOrder(text: string, catalogue: Catalogue): ReadOrder {
   const { text: calm, doubts } = calmed(text);
-  const order = new OrderReader(calm, catalogue).read();
+  const order = new OrderReader(saidAlike(calm), catalogue).read();
   order.doubts.push(...doubts);
   return order;
 }

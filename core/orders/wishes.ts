@@ -71,6 +71,24 @@ const rules = [
     "own",
     "(?:please\\s+)?(?:box|pack|wrap|bag|label)\\s+(?:them\\s+|these\\s+|it\\s+|everything\\s+)?(?:all\\s+)?(?:singly|individually|separately|carefully|well|flat|(?:by|per)\\s+(?:size|pattern|colou?r|(?:the\\s+)?dozen)|in\\s+(?:dozens|tens|sixes|singles))(?:\\s+and\\s+(?:label(?:led)?|mark(?:ed)?)\\s+(?:them\\s+|each\\s+)?(?:with|by)\\s+(?:the\\s+|their\\s+|its\\s+)?(?:sizes?|patterns?|names?|colou?rs?))?",
   ),
+  // What is asked of prices, paying and the post is no choice of a fly either.
+  rule(
+    "own",
+    "(?:please\\s+)?(?:let\\s+(?:me|us)\\s+know|tell\\s+(?:me|us)|advise|quote|send(?:\\s+(?:me|us))?)\\s+(?:the\\s+|your\\s+|a\\s+)?(?:prices?|costs?|total|quote)|(?:what|how\\s+much)\\s+(?:will|would|do|does)\\s+(?:they|it|these|those|that|this|all\\s+that)\\s+(?:cost|come\\s+to|be)|was\\s+kostet\\s+das|was\\s+kosten\\s+die",
+  ),
+  rule(
+    "own",
+    "(?:i(?:'ll|\\s+will)?\\s+|we(?:'ll|\\s+will)?\\s+)?(?:pay(?:ment)?|cash)\\s+(?:on\\s+(?:delivery|receipt|collection)|in\\s+advance|up\\s+front|by\\s+(?:card|transfer|cheque|check|bank)|with\\s+the\\s+order)|(?:zahlung|zahle|zahlen)\\s+(?:bei|per|im)\\s+\\p{L}+",
+  ),
+  rule("own", "(?:i\\s+|we\\s+)?will\\s+(?:pick\\s+(?:them\\s+)?up|collect(?:\\s+them)?|fetch\\s+them)"),
+  rule(
+    "own",
+    "(?:please\\s+)?(?:invoice|bill|send|post|ship|deliver|pack|box|address|lieferung|rechnung|versand)(?:\\s+(?:it|them|these|address|to\\s+the\\s+(?:shop|lodge|club|usual\\s+address)))*\\s+(?:as\\s+(?:usual|always|ever)|wie\\s+(?:immer|üblich|gehabt))|(?:to\\s+the\\s+)?(?:same|usual)\\s+(?:delivery\\s+|postal\\s+)?address(?:\\s+as\\s+(?:always|usual|ever))?",
+  ),
+  rule(
+    "own",
+    "(?:please\\s+)?(?:ring|call|phone|mail|email|write\\s+to|contact)\\s+(?:me|us)\\s+(?:if|when|before|should)\\s+[^\\d.]{3,50}|(?:any|if\\s+(?:there(?:'s|\\s+is|\\s+are)\\s+)?(?:any|a))\\s+(?:problems?|questions?|trouble),?\\s+(?:please\\s+|just\\s+)?(?:ring|call|phone|mail|email)(?:\\s+(?:me|us))?",
+  ),
   rule(
     "own",
     "(?:invoice|payment|pay(?:able)?|terms|net|zahlbar|zahlung|rechnung)(?:\\s+(?:in|within|after|at|binnen|innerhalb(?:\\s+von)?|nach))?\\s*:?\\s+\\d{1,3}\\s+(?:days?|tage[n]?)(?:\\s+net)?",

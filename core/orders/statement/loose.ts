@@ -3,7 +3,7 @@ import { commaParts } from "../pieces";
 import { wordsOfFlies } from "../flyWords";
 import { isShared } from "../item/spread";
 import { type Span, piecesOf } from "../spans";
-import { isReference, isCourtesy, isCourteousWord } from "../asides";
+import { isReference, isCourtesy, isCourteousWord, isSmallTalk } from "../asides";
 import { Stretch, TAKEN, runsOf } from "../stretch";
 import { COURTEOUS, takeQuoted, takeWish } from "./wishes";
 import { askUnknown } from "./unknown";
@@ -58,6 +58,10 @@ export function readLoose(o: OrderReading, chunk: Span, before: number): void {
     return;
   }
   const stretch = new Stretch(chunk.text, chunk.start);
+  if (isSmallTalk(chunk.text) && !findWish(chunk.text, 0) && !namesFly(o, stretch)) {
+    o.order.asides.push({ at: [chunk.start, chunk.end], why: "courtesy" });
+    return;
+  }
   takeQuoted(o, stretch, before);
   if (!/[\p{L}\d]/u.test(stretch.left.replaceAll("\uE000", ""))) return;
   if (takeWish(o, stretch, before)) return;

@@ -11,6 +11,10 @@ const OTHER_ORDER =
 const AS_BEFORE =
   /(?<![\p{L}“"„])(?:(?:the )?(?:same )?as (?:last|before|in \d{4}|ever|always|usual)(?: (?:year|time|season|order))?|(?:same|repeat)(?: order)? (?:again(?!,?\s+(?:in|with|but)\s)|as last \w+)|(?:the |our |my )?usual order|(?:the|our|my) usual(?=\s*(?:please|bitte|for (?:us|me)|again|[.,;!]|$))|(?:the same (?:as |that )?|what(?:ever)? |(?:all|everything) (?:that )?)(?:we|they|i|he|she|you|(?:\p{L}[\p{L}'&-]* ){0,3}\p{L}[\p{L}'&-]*) (?:had|got|ordered|took) (?:(?:the )?last|in \d{4}|in (?:the )?(?:spring|summer|autumn|fall|winter)|in (?:january|february|march|april|may|june|july|august|september|october|november|december)) ?(?:year|time|season|week|month|spring|summer|autumn|fall|winter|january|february|march|april|may|june|july|august|september|october|november|december)?|(?:all (?:of )?)?last (?:year|season|spring|summer|autumn)(?:'|’)s (?:order|list|lot|flies|selection)|wie (?:letzte[sn]|vorige[sn]|immer|gehabt|im vorjahr)(?: (?:jahr|mal|saison))?)(?!\p{L})/iu;
 
+/** “Invoice as usual”, “same address as always”: of the post, and no order that is meant. */
+const OF_THE_POST =
+  /^\s*(?:please\s+)?(?:(?:invoice|bill|post|pack|box|ship|rechnung|versand)|(?:send|deliver)(?:\s+(?:it|them))?\s+to\s+the|(?:the\s+)?(?:same|usual)\s+(?:delivery\s+|postal\s+)?address|address)(?!\p{L})[^\d]*$/iu;
+
 const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|mehr|weniger|außer|ohne)(?!\p{L})/iu;
 
 /** It speaks of an order that is there: that one has to be opened. */
@@ -18,7 +22,8 @@ export function askOtherOrder(o: OrderReading, clause: Span): boolean {
   const other = OTHER_ORDER.exec(clause.text);
   // “Olive the same again” is of the statement before it.
   const isOfThis = o.order.lines.length > 0 && sameAtEnd(o, clause) !== undefined;
-  const before = other || isOfThis ? undefined : AS_BEFORE.exec(clause.text);
+  const isOther = isOfThis || OF_THE_POST.test(clause.text);
+  const before = other || isOther ? undefined : AS_BEFORE.exec(clause.text);
   const found = other ?? before;
   if (!found || (other && replacesAPart(o, clause, other))) return false;
   // Whose order it is, and for when, is said there all the same.
