@@ -24,11 +24,11 @@ const rule = (
 const rules = [
   rule(
     "barbless",
-    "(?:on\\s+)?(?:barbless|de-?barbed|barbs? (?:crushed|pinched|down))(?:\\s+hooks?)?(?:\\s+(?:only|please))?|(?:no|without) barbs?|ohne widerhaken|schonhaken|widerhakenlos(?:e[nrs]?)?(?:\\s+haken)?",
+    "(?:(?:(?:they|these|hooks)\\s+)?(?:must|should|have\\s+to|need\\s+to)\\s+(?:all\\s+)?be\\s+|(?:we|i)\\s+only\\s+(?:take|use|sell|want)\\s+|hooks?\\s+|nur\\s+)?(?:on\\s+)?(?:barbless|de-?barbed|barbs? (?:crushed|pinched|down|flattened|squashed|removed|filed(?: off)?)|widerhakenlos(?:e[nrs]?)?|schonhaken)(?:\\s+(?:hooks?|wire|haken))?(?:\\s+(?:only|please))?(?:\\s*\\(important\\))?|(?:no|without) barbs?|ohne widerhaken",
   ),
   rule(
     "leadFree",
-    "(?:no|without) lead(?:\\s+(?:on|in)\\s+(?:anything|everything|any(?:\\s+of\\s+(?:them|these))?|all(?:\\s+of\\s+(?:them|these))?)|\\s+(?:anywhere|at\\s+all|whatsoever|whatever))?|nothing\\s+(?:with\\s+lead|leaded)|lead[- ]?free|unleaded|non[- ]?lead|bleifrei|ohne blei",
+    "free\\s+of\\s+lead|lead[- ]?free\\s+(?:wire|weight|please)|no\\s+lead\\s+(?:wire|weight)|kein\\s+blei|(?:made\\s+|strictly\\s+|absolutely\\s+)?(?:no|without) lead(?:\\s+(?:on|in)\\s+(?:anything|everything|any(?:\\s+of\\s+(?:them|these))?|all(?:\\s+of\\s+(?:them|these))?)|\\s+(?:anywhere|at\\s+all|whatsoever|whatever))?|nothing\\s+(?:with\\s+lead|leaded)|lead[- ]?free|unleaded|non[- ]?lead|bleifrei|ohne blei",
   ),
   // “Sparse hackle” is no word about the whole dressing.
   rule("own", `(?:sparse|full|bushy|soft|stiff|webby|dark|pale|light|heavy)\\s+(?:${PART})`),
@@ -42,7 +42,7 @@ const rules = [
   ),
   rule(
     "policy",
-    "(?:originals?|original materials?)(?: materials?)? only|only (?:the )?originals?(?: materials?)?|no substitut(?:es?|ions?)|no alternates?|nur original(?:material)?(?:ien)?|keine? ersatz(?:material(?:ien)?)?",
+    "(?:originals?|original materials?)(?: materials?)? only|only (?:the )?originals?(?: materials?)?|(?:no|without(?: any)?) substitut(?:es?|ions?)(?: materials?)?|no alternat(?:es?|ives?)|(?:do not|don't|never) substitute(?: anything)?|nothing substituted|original materials? please|exact(?:ly the)? materials?(?: only| please)?|nur original(?:material)?(?:ien)?|keine? ersatz(?:material(?:ien)?)?",
     "original",
   ),
   rule(
