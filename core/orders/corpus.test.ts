@@ -44,6 +44,7 @@ const files: [string, Catalogue][] = [
   ["sternpost.txt", anotherCatalogue],
   ["ropewalk.txt", anotherCatalogue],
   ["lockgate.txt", catalogue],
+  ["stairhead.txt", catalogue],
   ["phrases.txt", catalogue],
   ["composed.txt", catalogue],
   ["towrope.txt", catalogue],

@@ -1,7 +1,7 @@
 import { type OrderReading, namesFly } from "./reading";
 import type { Span } from "../spans";
 import { askOtherOrder } from "./other";
-import { sameAhead, SAME_IN, aheadOf, SAME_BEHIND, asBefore, sameAtEnd } from "./same";
+import { sameAhead, sameThenMore, SAME_IN, aheadOf, SAME_BEHIND, asBefore, sameAtEnd } from "./same";
 import { Stretch } from "../stretch";
 import { commaParts } from "../pieces";
 import { quantitiesIn, asManyIn, type Quantity, dozensText } from "../quantity";
@@ -48,7 +48,7 @@ const SUM_OF_MONEY =
 
 export function readStatement(o: OrderReading, clause: Span, before: number): void {
   if (askOtherOrder(o, clause)) return;
-  const several = sameAhead(o, clause) ?? apart(o, clause);
+  const several = sameAhead(o, clause) ?? sameThenMore(clause) ?? apart(o, clause);
   if (several) {
     for (const part of several) readStatement(o, part, before);
     return;

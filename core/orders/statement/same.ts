@@ -1,7 +1,7 @@
 import { type OrderReading, namesFlyIn } from "./reading";
 import type { Doubt, ReadLine } from "../types";
 import type { Span } from "../spans";
-import { dozensText, quantitiesIn } from "../quantity";
+import { asManyIn, dozensText, quantitiesIn } from "../quantity";
 import { commaParts } from "../pieces";
 import { Stretch } from "../stretch";
 import { findExactly } from "../names";
@@ -14,6 +14,19 @@ export const SAME_IN =
 /** “Half Past Six 16: the same”: all that the statement before told of it. */
 export const SAME_BEHIND =
   /[:,]\s*(?:the\s+)?same(?:\s+again)?\s*[.!]?\s*$|[:,]\s*(?:dasselbe|das\s+gleiche)\s*[.!]?\s*$/iu;
+
+const LINK = /(?:\s*,\s*(?:(?:and|und)\s+)?|\s+(?:and|und|plus)\s+)$/iu;
+/** “The same in 14 and half that in 16”: two statements, the second of another number. */
+export function sameThenMore({ text, start, end }: Span): Span[] | undefined {
+  const more = SAME_IN.test(text) ? asManyIn(text, start) : undefined;
+  const head = more && text.slice(0, more.at[0] - start);
+  const link = head && LINK.exec(head);
+  if (!more || !head || !link) return undefined;
+  return [
+    { text: head.slice(0, link.index), start, end: start + link.index },
+    { text: text.slice(more.at[0] - start), start: more.at[0], end },
+  ];
+}
 
 const SAME_AT_END = /[\s:,]\s*((?:the\s+)?same(?:\s+again)?|dasselbe|das\s+gleiche|dto\.?|dito)\s*[.!]?\s*$/iu;
 /** “Half Past Six, olive: same”, “olive the same”: words that name a fly, its colour or its size, and nothing else. */
