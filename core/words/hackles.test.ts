@@ -91,3 +91,19 @@ describe("the end by which a feather is tied in", () => {
     expect(stepsByStuff(bench + list + told).at(-1)).toMatch(new RegExp(`turns, .*by the ${end}`));
   });
 });
+
+describe("the barbs of a collar that nobody measures", () => {
+  const collar = (stuff: string): string[] =>
+    stepsByStuff(`Hook: nymph 12\nThread: grey\nBody: olive dubbing\nCollar: ${stuff}, 3 turns`).filter((s) =>
+      s.startsWith("collar, "),
+    );
+  test("of a stiff feather of the cabinet are those of a dry hackle, on whatever hook", () => {
+    expect(collar("brown cock")).toEqual([expect.stringMatching(/barbs 1.5 × the gape to 2 × the gape/)]);
+  });
+  test("of a soft one are as long as the shank", () => {
+    expect(collar("brown hen")).toEqual([expect.stringMatching(/barbs the shank length to 1.3 × the shank/)]);
+  });
+  test("of one that is only described could be either: those of a soft one are taken", () => {
+    expect(collar("mauve hackle")).toEqual([expect.stringMatching(/barbs the shank length to 1.3 × the shank/)]);
+  });
+});

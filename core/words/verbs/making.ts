@@ -66,7 +66,9 @@ export function make(
         : bench.hangs,
     tiedInAt: more.tiedIn?.at,
     boundIn: more.tiedIn?.step,
-    isSoft: material?.feather?.soft,
+    // Of a feather that is measured it is known; one that is only described could be either.
+    isSoft:
+      material?.feather?.soft ?? (material?.feather && !bench.newMaterials.includes(material) ? false : undefined),
     widthMm: material?.strand?.width,
     hasBead: bench.components.some((c) => c.role === "bead"),
     isBodyAlone: bench.isBodyAlone,

@@ -109,7 +109,7 @@ function thirdWay(said: Said): void {
   if (said.from && said.to && said.end) {
     said.backTo = said.end;
     delete said.end;
-  } else if (said.end && said.there && !said.begin && !said.from) {
+  } else if (said.end && said.there && !said.from && (!said.begin || alongShank(said.begin) < AT_FRONT)) {
     said.backTo = said.there;
     delete said.there;
   }

@@ -5,6 +5,36 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
   said(
+    ["bring it up", "bring to", "bring up"],
+    "(?<=^\\W*(?:tie|bind|catch|attach|take)(?!\\p{L})[^.;]*\\b(?:floss|yarn|wool|chenille|tinsel|herl|herls|quill|braid|raffia|biot|strip)\\b[^.;]*(?:,|\\band|\\bthen)\\s+)bring\\s+(?:it\\s+)?(?:up\\s+)?(?=to\\s+the\\s+(?:thorax|eye|head|wing|bead|hackle|middle|front)(?!\\p{L}))",
+    "wind it ",
+  ),
+  said(
+    ["make the body", "form the body", "make a body", "form a body"],
+    "(?<=^\\W*(?:tie|bind|catch|attach)(?!\\p{L})[^.;]*(?:,|\\band|\\bthen)\\s+)(?:make|form)\\s+(?:the|a)\\s+body(?:\\s+(?:with|of)\\s+it)?,?(?=\\s+(?:up\\s+)?to\\s)",
+    "wind it",
+  ),
+  said(
+    ["hackle with"],
+    `(?<=^\\W*(?:then\\s+|and\\s+)?)hackle\\s+(?:it\\s+)?with(?=\\s+(?:${A_COUNT})\\s+(?:turns|wraps)\\s+of\\s)`,
+    "hackle:",
+  ),
+  said(
+    ["size a"],
+    `${BEGINNING}size(?=\\s+(?:an?|the|your)\\s+(?:\\p{L}+\\s+){0,3}(?:hackle|feather|saddle)(?!\\p{L}))`,
+    "select",
+  ),
+  said(
+    ["tie in as", "tie them in as", "tie in for"],
+    `${BEGINNING}(?:clean|measure|comb|size)\\s+(${A_COUNT}\\s+(?:\\p{L}+\\s+){0,3}(?:hairs|fib(?:re|er)s|strands))\\s+and\\s+tie\\s+(?:them\\s+)?in\\s+(?=(?:as|for)\\s)`,
+    "tie in $1 ",
+  ),
+  said(
+    ["put on a wing", "put on the wing", "put on a tail"],
+    `${BEGINNING}put\\s+on(?=\\s+(?:an?|the)\\s+(?:${PART})\\s+of\\s)`,
+    "tie in",
+  ),
+  said(
     ["collar", "head", "tag", "butt", "spot"],
     "(?<=^\\W*)(\\p{L}+)\\s+(collar|head|tag|butt|hot\\s?spot)\\s*[:=–-]\\s*(?=[^.;]*\\b\\1\\b)",
     "$2: ",
