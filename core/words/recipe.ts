@@ -1,7 +1,7 @@
 import { type RecipeContext, type RecipeReading, type Reading, type RecipeLine, lineOf } from "./reading";
 import { Bench, type LineNotes } from "./bench";
 import { inOneForm } from "./text/oneForm";
-import { speltOut, type Spelt } from "./text/spelt";
+import { speltOut, type Spelt, whereTyped } from "./text/spelt";
 import { stuffAsPart } from "./text/stuffAsPart";
 import { wrapsAsTurns } from "./text/wraps";
 import { type LineHead, headingOf, headOf, ordinal } from "./head";
@@ -164,7 +164,7 @@ class RecipeReader implements Reading {
       const spelt = this.spelt[i];
       const typed = this.typed[i] ?? "";
       if (!spelt || spelt.text === typed) return;
-      const where = ([a, b]: readonly [number, number]): [number, number] => [spelt.typedAt(a), spelt.typedAt(b)];
+      const where = (at: readonly [number, number]): [number, number] => whereTyped(spelt, typed, at);
       line.text = typed;
       line.marks = line.marks.map((m) => ({
         ...m,

@@ -87,6 +87,18 @@ const forms: readonly Form[] = [
     written: /(?<=\d\s*)(?:millimet(?:re|er)s?|mms)(?![\p{L}\p{N}])/gu,
     as: (all) => "mm".padEnd(all.length),
   },
+  // “Up to, let's say, the middle”
+  {
+    has: ["let's say", "let us say", "shall we say"],
+    written: /,?\s*\b(?:let's|let\s+us|shall\s+we)\s+say\b,?/gu,
+    as: (all) => " ".repeat(all.length),
+  },
+  // “From my notebook, p. 31”: no size of a hook.
+  {
+    has: ["p.", "page", "pg"],
+    written: /,?\s*\(?\b(?:pp?\.|pages?|pg\.?)\s*\d{1,4}(?:\s*[-–]\s*\d{1,4})?\)?(?![\d/"])/gu,
+    as: (all) => " ".repeat(all.length),
+  },
   // “0,5 mm”: a comma where others write a stop.
   { has: [","], written: /(?<=(?<![\d.,])\d),(?=\d{1,2}\s*mm\b)/gu, as: () => "." },
   { has: ["inch"], written: /(?<=\d)\s*inch(?:es)?\b/gu, as: (all) => '"'.padEnd(all.length) },

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { speltOut } from "./spelt";
+import { speltOut, whereTyped } from "./spelt";
 
 describe("speltOut", () => {
   const cases: [string, string][] = [
@@ -88,4 +88,21 @@ test("what lies within words that were put in others stands where all of those w
   expect(typed.slice(...typedOver(at, at + "squirrel".length))).toBe("a bunch of squirrel, 2 mm thick");
   const long = text.indexOf("a hook long");
   expect(typed.slice(...typedOver(long, text.length))).toBe("a hook long");
+});
+
+describe("where words stand that are asked about", () => {
+  const typed = "5 PT fibres (new ones) tied in tips first & wound to 2/3";
+  const spelt = speltOut(typed);
+  const placeOf = (words: string): string => {
+    const at = spelt.text.indexOf(words);
+    return typed.slice(...whereTyped(spelt, typed, [at, at + words.length]));
+  };
+  test("though their sentence is put in another order", () => {
+    expect(spelt.text).not.toBe(typed);
+    expect(placeOf("new")).toBe("new");
+    expect(placeOf("PT fibres")).toBe("PT fibres");
+  });
+  test("words that stand for others are all that was typed for them", () => {
+    expect(placeOf("by the tips")).toContain("tips first");
+  });
 });

@@ -44,6 +44,15 @@ export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
   return { text, typedAt, typedOver };
 }
 
+/** Where words were typed that are asked about: themselves, where they stand, else what was typed in their place. */
+export function whereTyped(spelt: Spelt, typed: string, [at, end]: readonly [number, number]): [number, number] {
+  const [from, to] = [spelt.typedAt(at), spelt.typedAt(end)];
+  if (from < to || at >= end) return [from, to];
+  const over = spelt.typedOver(at, end);
+  const within = typed.slice(...over).indexOf(spelt.text.slice(at, end));
+  return within < 0 ? over : [over[0] + within, over[0] + within + (end - at)];
+}
+
 const rules: readonly Rule[] = [...leftOut, ...otherWords];
 const putsOf = remembered((typed): readonly Put[] => {
   const small = typed.toLowerCase();

@@ -22,6 +22,10 @@ function acrossPart(stated: Place, from: Place, { told, text, bench }: Telling):
   return isOverIt && alongShank(from) > alongShank({ ...stated, end: "front" }) ? { ...stated, end: "front" } : stated;
 }
 
+/** “Thread forward to the eye, foam forward again”: it goes where the thread has gone since. */
+const isAheadOf = (hangs: Place | undefined, at: Place): boolean =>
+  hangs !== undefined && alongShank(hangs) < alongShank(at) - NEARBY;
+
 export function takeOver(t: Telling, w: Waiting, own: Said): void {
   const { bench, told } = t;
   const component = bench.component(w.component);
@@ -34,7 +38,7 @@ export function takeOver(t: Telling, w: Waiting, own: Said): void {
     heldAt ??
     said.there ??
     said.begin ??
-    (w.used && w.at ? { landmark: "eye" } : (bench.hangs ?? { eyeLengths: 1 }));
+    (w.used && w.at && !isAheadOf(bench.hangs, w.at) ? { landmark: "eye" } : (bench.hangs ?? { eyeLengths: 1 }));
   // Taken over it goes somewhere: where only its tie-in is told, to the front.
   const isThere = isSame(stated, w.at) || (stated === bench.hangs && isNearby(stated, w.at));
   const target: Place = isThere ? { eyeLengths: 1 } : acrossPart(stated, w.at, t);

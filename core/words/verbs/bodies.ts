@@ -45,8 +45,12 @@ export function rearAhead(bench: Bench): Place | undefined {
   const rears = bodiesMade(bench).flatMap((step) => (step.to ? [rearOf(step)] : []));
   const [rear] = rears.sort((a, b) => alongShank(b) - alongShank(a));
   // Where a part is, only the tied fly tells.
-  return rear && !("part" in rear) && alongShank(rear) < REAR ? rear : undefined;
+  const isAtBend = rear && alongShank(rear) >= REAR && !("landmark" in rear && inFront.has(rear.landmark));
+  return rear && !("part" in rear) && !isAtBend ? rear : undefined;
 }
+
+/** Where a body may begin that does not reach the bend. */
+const inFront = new Set<string>(["point", "barb"]);
 
 const LEAST_PALMER = 0.4;
 /** “Rib: through the hackles”, of a fly that is all hackle: as far as that is palmered. */

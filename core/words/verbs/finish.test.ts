@@ -1,5 +1,6 @@
-import { expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { cabinet, hooks } from "../corpus/cabinet";
+import { stepsByPart } from "../corpus/reading";
 import { readRecipe } from "../index";
 
 const read = (line: string) => {
@@ -22,4 +23,14 @@ test.each(["Finish: spar lacquer", "Coat the tubing with two layers of epoxy"])(
 
 test("Eyes are glued to the tubing with glue, and not with tubing", () => {
   expect(read("Eyes: 4 mm stick-on, glued to the tubing behind the eye").liquids).toEqual([true]);
+});
+
+describe("glue that comes first", () => {
+  const parts = (line: string): string[] =>
+    stepsByPart(`Hook: dry 14\nThread: grey 8/0\n${line}`).map((s) => s.split(":")[0] ?? "");
+  test("lies under what the line winds", () => {
+    const body = "The body is a stripped peacock quill, wound from the bend to the eye.";
+    expect(parts(`${body} Put a bit of superglue on the shank first.`)).toEqual(["finish", "body"]);
+    expect(parts(`${body} Put a bit of superglue on the body.`)).toEqual(["body", "finish"]);
+  });
 });

@@ -253,8 +253,18 @@ export const finish = verb(
 export const glue = verb(
   "glue",
   "put\\s+on(?=\\s)(?!\\s+(?:about\\s+|some\\s+)?(?:\\d+|[a-z]+)(?:\\s*(?:-|to|or)\\s*(?:\\d+|[a-z]+))?\\s+(?:[\\w-]+\\s+)?(?:turns?|wraps?)\\b)|(?:put|place|add|apply|run|touch|dab|brush|paint|wipe|smear|drip|dribble|spread|work|squeeze)(?:s|es|d|ed|ing)?\\s+(?!(?:on\\s+)?(?:an?\\s+)?(?:\\w+\\s+)?(?:dot|dab|spot|touch|bead)\\s+of\\s+(?:[\\w-]+\\s+){0,3}(?:yarn|wool|dubbing|fur|floss|hair|tinsel|foam|flash|marabou|chenille)\\b)(?=(?:on\\s+)?(?:(?:a|one|two|three|some|the|tiny|small|little|thin|good|bit|of|more|clear|uv|head|gel|flexible)\\s+)*(?:drops?|coats?\\s+of|drop|dab|dot|touch|bead|spot|coat|film|smear|glue|super|resin|varnish|cement|lacquer))|(?:glue|super-?\\s?glue|cement)(?=\\s+(?:the|it|them|down|in|under|on)\\b)",
-  tellFinish,
+  tellInTurn,
 );
+const isFirst = /\bfirst\b/;
+/** “Wind the quill. Put some glue on the shank first”: ahead of what the line wound. */
+function tellInTurn(t: Telling): void {
+  const { bench, told, line, text } = t;
+  const before = bench.made.length;
+  tellFinish(t);
+  const wound = bench.made.findIndex((m) => m.line === line.number && (m.step.do === "wind" || m.step.do === "dress"));
+  if (wound < 0 || wound >= before || !isFirst.test(text.slice(told.at, told.end + REACH))) return;
+  bench.made.splice(wound, 0, ...bench.made.splice(before));
+}
 /** Nothing on the head, on purpose. */
 export const noFinish = verb(
   "no finish",

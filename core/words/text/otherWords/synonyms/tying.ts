@@ -4,6 +4,17 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
+  // Where it goes stands ahead of what it is of.
+  said(
+    ["over the", "through the"],
+    "(?<=^\\W*(?:rib(?:bing)?|hackle)\\s*[:=–-]\\s*)((?:over|through)\\s+the\\s+(?:\\p{L}+\\s+){0,2}\\p{L}+),\\s+([^;.]+)(?=\\s*(?:[;.]|$))",
+    "$2, $1",
+  ),
+  said(
+    ["thread", "silk"],
+    "(?<=(?:,|\\band|\\bthen)\\s+)(?:the\\s+)?(thread|silk)\\s+((?:forwards?\\s+|back\\s+|up\\s+|down\\s+)*(?:to|halfway|half\\s+way)\\s)(?=(?:the\\s+)?(?:mid|middle|half|bend|eye|barb|point|thorax|just|about|above|over|a|an|one|two|behind|hook|bead))",
+    "take the $1 $2",
+  ),
   said(
     ["bring it up", "bring to", "bring up"],
     "(?<=^\\W*(?:tie|bind|catch|attach|take)(?!\\p{L})[^.;]*\\b(?:floss|yarn|wool|chenille|tinsel|herl|herls|quill|braid|raffia|biot|strip)\\b[^.;]*(?:,|\\band|\\bthen)\\s+)bring\\s+(?:it\\s+)?(?:up\\s+)?(?=to\\s+the\\s+(?:thorax|eye|head|wing|bead|hackle|middle|front)(?!\\p{L}))",
