@@ -18,6 +18,8 @@ const LONG = [
   "rehearsal/rehearsal.test.ts",
   "orders/corpus.test.ts",
   "words/corpus/corpus.test.ts",
+  "words/sayings/sayings.test.ts",
+  "words/phrases/phrases.test.ts",
   "schedule/solve.test.ts",
 ];
 class LongFirst extends BaseSequencer {

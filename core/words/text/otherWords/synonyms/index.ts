@@ -1,5 +1,6 @@
 import type { Rule } from "../../leftOut";
 import { amounts } from "./amounts";
+import { covers, roundWings } from "./covers";
 import { finishing, ofHackles } from "./finishing";
 import { hooks } from "./hooks";
 import { lengths } from "./lengths";
@@ -12,6 +13,8 @@ import { weights } from "./weights";
 export const synonyms: readonly Rule[] = [
   ...hooks,
   ...references,
+  ...covers,
+  ...roundWings,
   ...ofHackles,
   ...tying,
   ...amounts,

@@ -1,0 +1,70 @@
+import type { Rule } from "../../leftOut";
+import { A_COUNT } from "../../number";
+import { BEGINNING, said } from "./said";
+
+const COVER = "wing\\s?case|wing\\s?pads?|shell\\s?back|shell|back|cover|carapace";
+
+/** What is pulled over, and what goes round a wing. */
+export const covers: readonly Rule[] = [
+  said(
+    ["over the"],
+    `${BEGINNING}(pull|fold|bring|draw|flip|lay)\\s+over\\s+the\\s+(${COVER})(?=\\s*(?:[,.;]|$|and\\b))`,
+    "$1 the $2 over",
+  ),
+  said(
+    ["take the"],
+    `${BEGINNING}take(?=\\s+the\\s+(?:wing\\s?case|shell\\s?back)\\s+(?:over|forward)(?!\\p{L}))`,
+    "pull",
+  ),
+  said(
+    ["wing case", "wingcase", "shellback"],
+    `${BEGINNING}(?:the\\s+)?(wing\\s?case|shell\\s?back)\\s+(?:(?:then\\s+)?(?:goes|comes)\\s+)?(over|forwards?)(?=\\s*(?:[.;]|$|,\\s*(?:tie|trim|and)\\b|and\\b|the\\s+(?:thorax|body)))`,
+    "pull the $1 $2",
+  ),
+  said(["over the top of"], "(?<=\\bover\\s+)the\\s+top\\s+of(?=\\s+the\\s+(?:thorax|body)(?!\\p{L}))", ""),
+  said(
+    ["behind the eye", "behind the bead", "behind the head"],
+    "(?<=^\\W*(?:then\\s+|now\\s+|and\\s+)*(?:pull|fold|bring|draw|flip|lay|stretch)(?!\\p{L})[^.;]*\\b(?:over|forwards?)\\b[^.;]*(?:,|\\band)\\s+)(?:secure|fix|hold|fasten|trap|anchor|tie\\s+in|tying\\s+down)(?:\\s+(?:it|them))?(?=\\s+(?:just\\s+|right\\s+)?behind\\s+the\\s+(?:eye|bead|head))",
+    "tie it down",
+  ),
+  said(
+    ["over the back", "along the back"],
+    `${BEGINNING}(?:over|along)\\s+the\\s+back\\s+(?:goes\\s+|lies\\s+|comes\\s+)?(an?\\s+(?:\\d[^,.;]*\\s)?(?:strip|slip|band)\\s+of\\s+[^,.;]+)(?=\\s*(?:[.;]|$))`,
+    "back: $1, pulled over the body",
+  ),
+  said(
+    ["set "],
+    `${BEGINNING}set(?=\\s+(?:an?\\s+pair\\s+of\\s+)?(?:\\p{L}+\\s+){0,3}(?:bead\\s+chain|dumbbell|barbell)\\s+eyes(?!\\p{L}))`,
+    "tie in",
+  ),
+];
+
+const HACKLE = "(?<=^\\W*(?:(?:front|dry)\\s+)?hackle\\s*[:=–-].*)";
+/** Turns on either side of a wing. */
+export const roundWings: readonly Rule[] = [
+  said(
+    ["take "],
+    `${HACKLE}(?<=,\\s+)(?:take|make|give\\s+it)\\s+(?=(?:${A_COUNT})\\s+(?:turns\\s+|wraps\\s+)?behind(?!\\p{L}))`,
+    "",
+  ),
+  said(
+    ["back of the wing", "rear of the wing", "aft of", "in back of"],
+    `${HACKLE}(?:(?:at|to|in)\\s+(?:the\\s+)?(?:back|rear)|aft)\\s+of(?=\\s+the\\s+wings?(?!\\p{L}))`,
+    "behind",
+  ),
+  said(
+    ["before it", "at the front", "ahead"],
+    `(?<=^\\W*hackle\\s*[:=–-].*\\b(?:behind|aft|back|rear)\\b.*\\b(?:${A_COUNT})\\s+(?:turns\\s+|wraps\\s+)?)(?:before\\s+(?:it|them)|at\\s+the\\s+front|ahead(?:\\s+of\\s+(?:it|them))?)(?=\\s*(?:[,.;]|$))`,
+    "in front",
+  ),
+  said(
+    ["behind the wing"],
+    `${HACKLE}behind\\s+the\\s+(wings?)\\s+(${A_COUNT})\\s+(?:turns|wraps)(?:,|\\s+and)\\s+in\\s+front\\s+(${A_COUNT})(?:\\s+(?:turns|wraps))?(?=\\s*(?:[.;]|$))`,
+    "$2 turns behind the $1 and $3 in front",
+  ),
+  said(
+    ["behind and in front"],
+    `${HACKLE}(${A_COUNT})\\s+(?:and|plus|\\+)\\s+(${A_COUNT})\\s+(?:turns|wraps)\\s+behind\\s+and\\s+in\\s+front\\s+of(?=\\s+the\\s+wings?)`,
+    "$1 turns behind and $2 in front of",
+  ),
+];
