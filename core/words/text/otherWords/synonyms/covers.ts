@@ -7,6 +7,13 @@ const COVER = "wing\\s?case|wing\\s?pads?|shell\\s?back|shell|back|cover|carapac
 /** What is pulled over, and what goes round a wing. */
 export const covers: readonly Rule[] = [
   said(
+    ["breathers", "gills"],
+    "(?<=^\\W*(?:breathers?|gills?)\\s*[:=–-][^;.]*,\\s+)(\\d+(?:[.,]\\d+)?\\s*mm)\\s+(?:in\\s+front\\s+of|past|beyond|over)\\s+the\\s+eye(?=\\s*(?:[,.;]|$))",
+    "$1 long, pointing forward",
+  ),
+  // A belly that is dubbed is wound as a body is; of hair it is tied in.
+  said(["belly"], "(?<=^\\W*)belly(?=\\s*[:=–-]\\s*[^;.]*\\b(?:dubbing|dubbed)\\b)", "body"),
+  said(
     ["over the"],
     `${BEGINNING}(pull|fold|bring|draw|flip|lay)\\s+over\\s+the\\s+(${COVER})(?=\\s*(?:[,.;]|$|and\\b))`,
     "$1 the $2 over",
