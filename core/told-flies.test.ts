@@ -107,7 +107,6 @@ describe("flies as tiers tell them", () => {
         "134-barge-leech: MATERIAL_UNKNOWN",
         "1347-twopenny-dry: PLACE_NOT_THERE",
         "1361-boathouse-long-streamer: MATERIAL_UNKNOWN",
-        "1365-pier-post-buzzer: SPOT_UNDER_BEAD",
         "1366-kiln-lane-minnow: ZONE_UNDER_BEAD",
         "1367-cinder-path-nymph-14-18: PLACE_NOT_THERE",
         "1369-stonebreaker-s-stonefly-longsh: ZONE_BEYOND_PROFILE",
@@ -216,7 +215,6 @@ describe("flies as tiers tell them", () => {
         "993-packet-boat-silver-double-8: PLACE_NOT_THERE",
         "996-shrimp-for-the-estuary-hook-s4: ZONE_BEYOND_PROFILE",
         "999-gannet-rock-sandeel: FIBRE_TOO_SHORT",
-        "99e-midge-thread: SPOT_UNDER_BEAD",
       ]
     `);
   });

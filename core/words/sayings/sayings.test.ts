@@ -56,7 +56,7 @@ function flyOf(text: string): { asks: number; fly: string[] } {
   const { steps, finish, sizes, hookModel } = reading.recipe;
   const said = steps.map((step) => {
     const part = partOf(reading, step);
-    return `${part?.role ?? ""}, ${stuffOf(reading, part)}: ${ends(sayStep(step))}`;
+    return `${part?.role ?? ""}, ${stuffOf(reading, part)}: ${ends(sayStep(step))} ${JSON.stringify(step.bySize ?? [])}`;
   });
   const asks = reading.lines.reduce((sum, l) => sum + l.asks.length, 0);
   return { asks, fly: [...said.sort(), `${finish.state}, hook ${hookModel} ${sizes.from}-${sizes.to}`] };

@@ -1,9 +1,38 @@
 import type { Rule } from "../../leftOut";
 import { A_COUNT, NUMBER_WORD } from "../../number";
-import { said } from "./said";
+import { BEGINNING, said } from "./said";
 
 /** How many, and of what pieces. */
 export const amounts: readonly Rule[] = [
+  said(
+    ["smaller", "below", "under", "larger", "bigger", "up"],
+    `(?<=,\\s)(?:but\\s+)?on\\s+(?:sizes?\\s+|the\\s+)?#?(\\d{1,2})s?\\s+and\\s+(smaller|below|under|down|larger|bigger|up),?\\s+(?:only\\s+|just\\s+)?(${A_COUNT}(?:\\s+(?:turns|fib(?:re|er)s|hairs|strands))?)(?=\\s*(?:[,.;]|$))`,
+    "$3 on $1 and $2",
+  ),
+  said(
+    [" and "],
+    `(?<=,\\s)(?:but\\s+)?(?:on|in|for)\\s+(?:sizes?\\s+|the\\s+)?#?(\\d{1,2})s?\\s+and\\s+(?:the\\s+)?#?(\\d{1,2})s?,?\\s+(?:only\\s+|just\\s+)?(${A_COUNT}(?:\\s+(?:turns|fib(?:re|er)s|hairs|strands))?)(?=\\s*(?:[.;]|$))`,
+    "$3 on $1 and $2",
+  ),
+  said(
+    ["and the 1", "and the 2"],
+    "(?<=\\b(?:on|in|for)\\s+the\\s+\\d{1,2}s?\\s+and\\s+)the\\s+(?=\\d{1,2}s?(?!\\p{L}))",
+    "",
+  ),
+  said(["but "], `(?<=,\\s)but\\s+(?=(?:${A_COUNT})\\s+on\\s+(?:sizes?\\s+|the\\s+)?#?\\d)`, ""),
+  said(
+    ["down"],
+    `(?<=,\\s)(?:(${A_COUNT})\\s+from\\s+(?:size\\s+)?#?(\\d{1,2})s?\\s+down|from\\s+(?:size\\s+)?#?(\\d{1,2})s?\\s+down(?:wards?)?,?\\s+(${A_COUNT}))(?=\\s*(?:[,.;]|$))`,
+    "$1$4 on $2$3 and smaller",
+  ),
+  said(["double pair"], "(?<!\\p{L})an?\\s+double\\s+pair\\s+of(?=\\s)", "two pairs of"),
+  said(
+    ["half hitch", "half-hitch"],
+    `${BEGINNING}(?:tie|put\\s+in|throw|make|add|do|take|(?:lock|secure|hold|finish)(?:\\s+(?:it|off))?\\s+with)\\s+(${A_COUNT}|an?)\\s+(half[-\\s]hitch(?:es)?)(?!\\p{L})`,
+    "$1 $2",
+  ),
+  said(["half hitch", "half-hitch"], "(?<!\\p{L})(\\d)\\s?x\\s*half[-\\s]hitch(?:es)?(?!\\p{L})", "$1 half hitches"),
+  said(["half hitches,"], `half[-\\s]hitches,\\s+(${A_COUNT})(?=\\s*(?:[.;]|$))`, "$1 half hitches"),
   said(
     ["dyed"],
     `(?<!\\p{L})(${A_COUNT})\\s+((?:\\p{L}+\\s+){0,2}(?:hairs|fib(?:re|er)s))\\s+dyed\\s+(\\p{L}+)(?=\\s*(?:[,.;]|$))`,

@@ -8,6 +8,21 @@ const SHORTENED = "tail|wings?|throat|beard|shuck|legs|antennae|hackle|collar";
 /** What is done to what is there, and how a fly is finished. */
 export const finishing: readonly Rule[] = [
   said(
+    ["to the head", "into the head"],
+    `${BEGINNING}(?:add|apply|give|let|finish\\s+with)?\\s*(an?\\s+(?:(?:small|tiny|little|good)\\s+)*drop\\s+of\\s+(?:${COVER}))\\s+(?:run\\s+)?(?:to|into|onto)\\s+the\\s+head(?!\\p{L})`,
+    "$1 on the head",
+  ),
+  said(
+    ["finish with"],
+    `${BEGINNING}finish\\s+with\\s+(?=(?:an?|one|two)\\s+(?:(?:small|tiny|little|good)\\s+)*(?:drops?|coats?)\\s+of\\s+(?:${COVER}))`,
+    "",
+  ),
+  said(
+    ["not essential", "as an option", "leave out if", "leave it out"],
+    "(?<=,\\s)(?:not\\s+essential|as\\s+an\\s+option|leave\\s+(?:it\\s+)?out\\s+if\\s+you\\s+like|i\\s+often\\s+leave\\s+it\\s+out)(?=\\s*(?:[.;]|$))",
+    "optional",
+  ),
+  said(
     ["do a whip", "throw a whip", "complete", "end with", "close with", "secure with", "tie a whip", "use a whip"],
     `${BEGINNING}(?:(?:do|throw|tie|use|put\\s+in)|(?:complete|end|close|secure)(?:\\s+(?:it|the\\s+fly))?\\s+with)\\s+(?:an?\\s+)?(?=whip(?!\\p{L}))`,
     "",

@@ -3,6 +3,37 @@ import { said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  said(
+    ["left behind", "free behind", "bare behind", "clear behind"],
+    "with\\s+((?:about\\s+)?\\d+(?:[.,]\\d+)?\\s*mm)\\s+(?:left|free|bare|clear)(?:\\s+(?:free|bare|clear))?(?=\\s+behind\\s+the\\s+(?:eye|bead))",
+    "leaving $1",
+  ),
+  said(
+    ["stay free", "stays free", "stay bare", "remain"],
+    "so\\s+(?:that\\s+)?((?:about\\s+)?\\d+(?:[.,]\\d+)?\\s*mm)\\s+(?:stays?|remains?|is\\s+left)\\s+(?:free|bare|clear)(?=\\s+(?:behind|at)(?!\\p{L}))",
+    "leaving $1 free",
+  ),
+  said(
+    ["all but the front"],
+    "(?:over\\s+)?all\\s+but\\s+the\\s+front\\s+(\\d+(?:[.,]\\d+)?\\s*mm)(?=\\s*(?:[,.;]|$))",
+    "to $1 behind the eye",
+  ),
+  said(["50%", "50 %"], "(?<=\\b(?:rear|back|front)\\s+)50\\s?%(?:\\s+of\\s+it)?(?=\\s+\\p{L})", "half"),
+  said(
+    ["half each"],
+    "(?<=^\\W*(?:body|abdomen)\\s*[:=–-]\\s*)([^,;.]+\\s+behind),\\s+([^,;.]+\\s+in\\s+front),\\s+half\\s+each(?=\\s*(?:[.;]|$))",
+    "in two halves: $1, $2",
+  ),
+  said(
+    ["first half"],
+    "(?<=^\\W*(?:body|abdomen)\\s*[:=–-]\\s*)first\\s+half\\s+([^,;.]+),\\s+second\\s+half\\s+(?=[^,;.]+(?:[.;]|$))",
+    "rear half $1, front half ",
+  ),
+  said(
+    ["half:", "half -", "half –"],
+    "(?<=^\\W*(?:body|abdomen)\\s*[:=–-]\\s*)rear\\s+half\\s*[:–-]\\s*([^,;.]+),\\s+front\\s+half\\s*[:–-]\\s*",
+    "rear half $1, front half ",
+  ),
   said(["reaching the end", "reaching the tip"], "reaching(?=\\s+the\\s+(?:ends?|tips?)\\s+of\\s+the\\s)", "to"),
   said(["tie-in point", "tie in point"], "and\\s+back\\s+to\\s+the\\s+tie-?\\s?in\\s+(?:point|spot)", "and back"),
   said(
