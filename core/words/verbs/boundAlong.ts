@@ -4,6 +4,12 @@ import { alongShank } from "../settle";
 /** So far in front of where it was tied in, in shanks, a strand is bound forward. */
 const FORWARD = 0.3;
 
+/** So far at least, in shanks, a strand that is bound along lies. */
+const LEAST_BOUND = 0.02;
+/** “Tied in at the bend, bound down to the bend”: it is bound down nowhere else. */
+export const isBoundThere = (first: Place, goal: Place): boolean =>
+  Math.abs(alongShank(first) - alongShank(goal)) < LEAST_BOUND;
+
 /**
  * Where a strand lies that is bound down along the shank, and at which end it waits: always at the rear. Tied in at the
  * head it is bound back to there; tied in at the bend it is only its stub that is bound down on the way forward.

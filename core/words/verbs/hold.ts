@@ -1,4 +1,4 @@
-import { boundAlong } from "./boundAlong";
+import { boundAlong, isBoundThere } from "./boundAlong";
 import type { MadeStep, Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank, USUAL_FRONT } from "../settle";
@@ -86,7 +86,9 @@ function bindDown({ told, text, bench, line }: Telling, last: MadeStep): boolean
   const waiting = bench.waiting.find((w) => w.step === step.id && !w.used && (!w.hangs || w.form === "stretch body"));
   if (!waiting || !to || step.do !== "lay" || last.line !== line.number) return false;
   if (!/\b(?:down|along|back)\b/.test(text.slice(told.at, told.end))) return false;
-  const lies = boundAlong(step.tieIn?.at ?? step.from, to);
+  const first = step.tieIn?.at ?? step.from;
+  if (isBoundThere(first, to)) return true;
+  const lies = boundAlong(first, to);
   last.step = { ...step, ...lies, tieIn: { ...step.tieIn, at: lies.to } };
   waiting.at = lies.to;
   bench.hangs = to;

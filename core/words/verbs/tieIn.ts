@@ -1,6 +1,6 @@
 import type { Told } from "../told";
 import type { Place } from "../../hooks";
-import { boundAlong } from "./boundAlong";
+import { boundAlong, isBoundThere } from "./boundAlong";
 import { withoutPlural } from "../../numeric";
 import { formSaid } from "../description";
 import type { Material, MaterialForm } from "../../materials";
@@ -124,7 +124,9 @@ function bindsItDown(t: Telling): boolean {
   const bound = bench.made.find((m) => m.step.id === waiting?.step);
   // “… and bind it all the way down to the bend”: there it waits from then on.
   if (waiting && to && bound?.step.do === "lay") {
-    const lies = boundAlong(bound.step.tieIn?.at ?? bound.step.from, to);
+    const first = bound.step.tieIn?.at ?? bound.step.from;
+    if (isBoundThere(first, to)) return true;
+    const lies = boundAlong(first, to);
     bound.step = { ...bound.step, ...lies, tieIn: { ...bound.step.tieIn, at: lies.to } };
     waiting.at = lies.to;
     bench.hangs = to;
@@ -397,7 +399,7 @@ function boundWhereItWaits(said: Said, { told, text, bench }: Telling): void {
   const bound = goal ?? (isDown ? (said.end ?? said.to ?? (said.tieIn?.at && said.there)) : undefined);
   const start: Place | undefined = goal && (bench.hangs ?? { landmark: "bend" });
   const first = said.tieIn?.at ?? said.begin ?? said.there ?? start;
-  if (!bound || !first) return;
+  if (!bound || !first || isBoundThere(first, bound)) return;
   const lies = boundAlong(first, bound);
   Object.assign(said, lies, {
     tieIn: { ...said.tieIn, at: lies.to },

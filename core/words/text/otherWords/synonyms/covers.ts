@@ -8,7 +8,7 @@ const COVER = "wing\\s?case|wing\\s?pads?|shell\\s?back|shell|back|cover|carapac
 export const covers: readonly Rule[] = [
   said(
     ["breathers", "gills"],
-    "(?<=^\\W*(?:breathers?|gills?)\\s*[:=–-][^;.]*,\\s+)(\\d+(?:[.,]\\d+)?\\s*mm)\\s+(?:in\\s+front\\s+of|past|beyond|over)\\s+the\\s+eye(?=\\s*(?:[,.;]|$))",
+    "(?<=^\\W*(?:breathers?|gills?)\\s*[:=–-][^;.]*,\\s+)(\\d+(?:[.,]\\d+)?\\s*mm),?\\s+(?:in\\s+front\\s+of|past|beyond|over)\\s+the\\s+eye(?=\\s*(?:[,.;]|$))",
     "$1 long, pointing forward",
   ),
   // A belly that is dubbed is wound as a body is; of hair it is tied in.
