@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { sayStep } from ".";
-import { asksOf, partOf, read, stuffOf } from "./corpus/reading";
+import { asksOf, partOf, read, stepsByStuff, stuffOf } from "./corpus/reading";
 
 /** What a later word of a recipe means of what is there: “the quill”, “green ones”, “over the tinsel”. */
 const nymph = "Hook: nymph 12\nThread: black 8/0\n";
@@ -193,4 +193,17 @@ test("soft loops hold like wraps, and a thin noodle has its length", () => {
   ).toContain("with 3 wraps");
   expect(last("Body: claret seal's fur, thin noodle of 50 mm").join()).toContain("noodle 50 mm sparse");
   expect(asked("Body: claret seal's fur, thin noodle of 50 mm")).toEqual([]);
+});
+
+describe("a thorax of the same", () => {
+  const thorax = (body: string): string[] =>
+    stepsByStuff(
+      `Hook: nymph 12\nThread: black\nTail: 5 pheasant tail fibres, half the shank\nTie in fine gold wire\n${body}\nRib, 5 turns\nThorax: the same`,
+    ).filter((s) => s.startsWith("thorax, "));
+  test("is of what the body is of, and not of what ribs it", () => {
+    expect(thorax("Dub olive dubbing to the thorax")).toEqual([expect.stringMatching(/^thorax, .*olive/)]);
+  });
+  test("is of the tail's fibres, where they were wound on as the body", () => {
+    expect(thorax("Wind the butts forward to the thorax")).toEqual([expect.stringMatching(/^thorax, pheasant/)]);
+  });
 });

@@ -74,7 +74,11 @@ function stuffBefore({ bench }: Reading, role: Role, of: Role | undefined): Comp
   const those = bench.components.filter((c) => isOf(c) && bench.materialOf(c) !== undefined);
   const isAlike = (c: Component): boolean =>
     onShank.has(role) ? onShank.has(c.role) : canBeOf(role, bench.materialOf(c) as Material);
-  return those.findLast(isAlike) ?? those.at(-1);
+  // The fibres of a tail that were wound on are the body; what only goes over one is none.
+  const isWoundOn = ({ id }: Component): boolean =>
+    bench.made.some(({ step }) => step.do === "wind" && step.carries !== undefined && step.component === id);
+  const body = onShank.has(role) && of === undefined ? those.findLast((c) => isAlike(c) || isWoundOn(c)) : undefined;
+  return body ?? those.findLast(isAlike) ?? those.at(-1);
 }
 
 /** A hackle is of feathers that are wound; few barbs of one make none. */

@@ -8,6 +8,11 @@ const SHORTENED = "tail|wings?|throat|beard|shuck|legs|antennae|hackle|collar";
 /** What is done to what is there, and how a fly is finished. */
 export const finishing: readonly Rule[] = [
   said(
+    ["back and forth", "to and fro"],
+    "(?<=\\p{L},?\\s+)(?:and\\s+|then\\s+)*(?:bend|worry|wiggle|work|rock)(?:ing)?\\s+(?:it\\s+)?(?:back\\s+and\\s+forth|to\\s+and\\s+fro)\\s+(?:till|until)\\s+it\\s+(?:breaks|snaps|parts|comes)(?:\\s+off)?",
+    "break off the rest",
+  ),
+  said(
     ["to the head", "into the head"],
     `${BEGINNING}(?:add|apply|give|let|finish\\s+with)?\\s*(an?\\s+(?:(?:small|tiny|little|good)\\s+)*drop\\s+of\\s+(?:${COVER}))\\s+(?:run\\s+)?(?:to|into|onto)\\s+the\\s+head(?!\\p{L})`,
     "$1 on the head",

@@ -18,7 +18,7 @@ const PIECES =
 export const SOME_PIECES = `(?=\\s+(?:in\\s+|on\\s+|of\\s+)?(?:about\\s+|some\\s+)?(?:an?|${A_COUNT})\\s+(?:(?!turns\\b|wraps\\b|coats?\\b|drops?\\b|layers?\\b|thread\\b|silk\\b)[\\p{L}'-]+\\s+){0,4}(?:${PIECES})(?!\\p{L}))`;
 /** Where a sentence begins. */
 export const BEGINNING =
-  "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?(?:(?:then|and|next|now)\\s+)*|[.;,]\\s+(?:(?:then|and|next|now)\\s+)*)";
+  "(?<=(?:^\\W*(?:\\d{1,2}[.)]\\s*)?|[.;,]\\s+)(?:(?:then|and|next|now|so|i|we|you|let's|what\\s+(?:i|you|we)\\s+do(?:\\s+(?:next|now|then|here))?\\s+is|(?:the\\s+)?next\\s+step\\s+is\\s+to|make\\s+sure\\s+(?:you|to)|can|need\\s+to|want\\s+to|just|always|usually|first\\s+of\\s+all|to\\s+begin\\s+with)[\\s,]+)*)";
 /** What a fly may have. */
 export const PART =
   "tail|body|abdomen|thorax|wings?|under-?wing|over-?wing|throat|beard|legs|hackle|collar|rib|tag|butt|head|shuck|wing\\s?case|antennae|topping|cheeks";
