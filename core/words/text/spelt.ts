@@ -54,8 +54,19 @@ export function whereTyped(spelt: Spelt, typed: string, [at, end]: readonly [num
 }
 
 const rules: readonly Rule[] = [...leftOut, ...otherWords];
+
+/** Two letters of a text, as one number: few texts have many of them. */
+const pairAt = (text: string, at: number): number => (text.charCodeAt(at) * 31 + text.charCodeAt(at + 1)) & PAIRS;
+const PAIRS = 0x3ff;
+/** The words without which a rule is not looked at, each with its first two letters. */
+const needed = rules.map(({ has }) => has.map((word) => ({ word, pair: word.length > 1 ? pairAt(word, 0) : -1 })));
+
 const putsOf = remembered((typed): readonly Put[] => {
   const small = typed.toLowerCase();
-  const mayFit = rules.filter(({ has }) => has.some((word) => small.includes(word)));
+  const pairs = new Uint8Array(PAIRS + 1);
+  for (let at = 0; at + 1 < small.length; at++) pairs[pairAt(small, at)] = 1;
+  const mayFit = rules.filter((_, i) =>
+    needed[i]?.some(({ word, pair }) => (pair < 0 || pairs[pair] === 1) && small.includes(word)),
+  );
   return mayFit.flatMap(({ written, as }) => [...typed.matchAll(written)].flatMap((m) => as(m, typed)));
 });

@@ -30,7 +30,7 @@ export const hooks: readonly Rule[] = [
     ", $1",
   ),
   {
-    has: Object.keys(inWords),
+    has: ["hook"],
     written: new RegExp(
       `(?<=^\\W*hook\\s*[:=–-].*(?<!\\p{L}))(?:sizes?\\s+)?(${SIZE})\\s+(?:to|through|-)\\s+(${SIZE})(?=\\s*(?:[,.;]|$))`,
       "giu",
