@@ -103,6 +103,12 @@ describe("the barbs of a collar that nobody measures", () => {
   test("of a soft one are as long as the shank", () => {
     expect(collar("brown hen")).toEqual([expect.stringMatching(/barbs the shank length to 1.3 × the shank/)]);
   });
+  test("of what is palmered are those of a hackle, whatever it is called", () => {
+    const steps = stepsByStuff(
+      "Hook: wet 10\nThread: black\nBody: black fur\nTie in a black cock hackle at the front and palmer it down to the tail in five turns",
+    );
+    expect(steps.at(-1)).toMatch(/5 turns, barbs 1.2 × the gape to 1.6 × the gape/);
+  });
   test("of one that is only described could be either: those of a soft one are taken", () => {
     expect(collar("mauve hackle")).toEqual([expect.stringMatching(/barbs the shank length to 1.3 × the shank/)]);
   });

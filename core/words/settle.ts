@@ -471,7 +471,9 @@ function settleLengths(
   if (kind === "wind" && form === "hackle" && said.barb === undefined) {
     // “Hackle: brown partridge, 2 turns”: a soft collar, by another name.
     const isSparse = said.palmered !== true && (said.rule?.turns ?? MOST_SOFT_TURNS) <= MOST_SOFT_TURNS;
-    const isCollar = role === "collar" || (role === "hackle" && isSoft === true && isSparse);
+    // What is palmered is no collar, whatever it is called.
+    const isCollar =
+      said.palmered !== true && (role === "collar" || (role === "hackle" && isSoft === true && isSparse));
     const barb = role === "collar" && isSoft === false ? stiffBarbs : isCollar ? usual.collar : usual.hackle;
     const steps = said.barbSteps ?? 0;
     said.barb = steps === 0 ? barb : [sizesOn(barb[0], steps), sizesOn(barb[1], steps)];

@@ -5,6 +5,11 @@ import { BEGINNING, said } from "./said";
 /** How many, and of what pieces. */
 export const amounts: readonly Rule[] = [
   said(
+    [" t "],
+    "(?<=^\\W*(?:rib(?:bing)?|hackle|collar|thorax|tag|throat|butt)\\s*[:=–-]\\s*\\d)\\s?t(?=\\s+\\p{L})",
+    " turns of",
+  ),
+  said(
     ["smaller", "below", "under", "larger", "bigger", "up"],
     `(?<=,\\s)(?:but\\s+)?on\\s+(?:sizes?\\s+|the\\s+)?#?(\\d{1,2})s?\\s+and\\s+(smaller|below|under|down|larger|bigger|up),?\\s+(?:only\\s+|just\\s+)?(${A_COUNT}(?:\\s+(?:turns|fib(?:re|er)s|hairs|strands))?)(?=\\s*(?:[,.;]|$))`,
     "$3 on $1 and $2",
