@@ -83,8 +83,12 @@ const TALK = [
   "schönes? (?:wochenende|tag|woche|abend)(?: noch)?|bis bald|alles gute|gut bind",
 ];
 const SMALL_TALK = new RegExp(`^(?:${TALK.join("|")})\\s*[.!?]*$`, "iu");
+/** “I hope the tails are longer this time” is of the flies, and a wish. */
+const OF_FLIES =
+  /(?<!\p{L})(?:hooks?|tails?|wings?|hackles?|bod(?:y|ies)|heads?|beads?|wire|thread|tied|colou?rs?|sizes?|(?:dark|pale|long|short|heavi|light|thinn|full|spars|small|larg|bigg|strong|tight)er)(?!\p{L})/iu;
 /** Whether a sentence is small talk: of how all are, of the weather, of what follows; no number stands in it. */
-export const isSmallTalk = (text: string): boolean => !/[\d#“”"]/.test(text) && SMALL_TALK.test(text.trim());
+export const isSmallTalk = (text: string): boolean =>
+  !/[\d#“”"]/.test(text) && !OF_FLIES.test(text) && SMALL_TALK.test(text.trim());
 
 /** How the last lot was liked, or fished; and nothing about what is to come. */
 const PRAISE =

@@ -104,9 +104,12 @@ const spokenSizes: Record<string, string> = {
   twenties: "20s",
 };
 const spokenSize = new RegExp(`\\b(?:${Object.keys(spokenSizes).join("|")})\\b`, "gu");
-/** “on a ten”, “size twelve”. */
+/** “on a ten”, “size twelve”, “sizes ten to fourteen”. */
 const oneSpoken =
-  /(?<=\b(?:an?|sizes?|number|no\.?)\s+)(?:four|six|eight|ten|twelve|fourteen|sixteen|eighteen|twenty)(?=\s*(?:[,.;]|$)|\s+(?!(?:times?|extra|mm|turns?)\b))/gu;
+  /(?<=\b(?:an?|sizes?|number|no\.?)\s+(?:(?:four|six|eight|ten|twelve|fourteen|sixteen|eighteen)\s+(?:to|through|and|or)\s+)?)(?:four|six|eight|ten|twelve|fourteen|sixteen|eighteen|twenty)(?=\s*(?:[,.;]|$)|\s+(?!(?:times?|extra|mm|turns?)\b))/gu;
+/** Whether a word is a size as it is spoken: “ten”, “fourteens”. */
+export const isSpokenSize = (word: string): boolean =>
+  [word, `${word}s`, `${word}es`, word.replace(/y$/, "ies")].some((w) => w in spokenSizes);
 /** Sizes in figures, as long as the words that stood there. */
 const sizesInFigures = (text: string): string =>
   text

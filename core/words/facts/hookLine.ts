@@ -1,5 +1,5 @@
 import { headOf } from "../head";
-import { readHook, type HookSaid } from "../hook";
+import { isSpokenSize, readHook, type HookSaid } from "../hook";
 import { formSaid, descriptionAt } from "../description";
 import { PARTS } from "../lexicon/parts";
 import { sizeNumber } from "../../hooks";
@@ -71,7 +71,7 @@ function keepHook(r: Reading, i: number, m: RegExpExecArray, said: HookSaid): vo
 function isOfHook(r: Reading, words: string): boolean {
   const names = new Set([...r.context.hooks].flatMap((h) => `${h.id} ${h.name}`.toLowerCase().split(/[^a-z0-9]+/)));
   return [...words.matchAll(/[\p{L}\d#/](?:[\p{L}\d#/.'-]*[\p{L}\d])?/gu)].every(
-    ([w], n, all) => hookWords.test(w) || names.has(w) || isStop(words, all[n]?.index ?? 0),
+    ([w], n, all) => hookWords.test(w) || isSpokenSize(w) || names.has(w) || isStop(words, all[n]?.index ?? 0),
   );
 }
 

@@ -59,7 +59,7 @@ export function verbBehindPlace(
 }
 
 /** What leads to what is done, and says nothing of it: “what I do next is”, “make sure you”, “first of all”. */
-export const LEAD_IN = anyOf(
+const LEAD_IN = anyOf(
   "next\\s+up",
   "first\\s+off?(?:\\s+all)?",
   "to\\s+(?:begin|start)(?:\\s+(?:with|off))?(?=\\s*,)",

@@ -43,11 +43,6 @@ export const amounts: readonly Rule[] = [
     `(?<!\\p{L})(${A_COUNT})\\s+((?:\\p{L}+\\s+){0,2}(?:hairs|fib(?:re|er)s))\\s+dyed\\s+(\\p{L}+)(?=\\s*(?:[,.;]|$))`,
     "$1 $3 $2",
   ),
-  said(
-    ["substitute", "sub."],
-    "(?:,\\s*)?\\(?or\\s+(?:an?\\s+|its\\s+)?(?:good\\s+)?(?:substitute|sub\\.?)(?!\\p{L})\\)?",
-    "",
-  ),
   said(["say "], "(?<=,\\s)say\\s+(?=\\d{2,3}\\s*(?:d|den|denier)(?!\\p{L}))", ""),
   said(["pair"], "(?<=^\\W*eyes\\s*[:=–-].*),\\s*(?:one|a|1)\\s+pair(?=\\s*(?:[,.;]|$))", ""),
   said(

@@ -1,19 +1,5 @@
-import { englishOnes } from "../../../../numeric";
-import { inPlace, type Rule } from "../../leftOut";
+import type { Rule } from "../../leftOut";
 import { said } from "./said";
-
-/** Sizes as words: “ten”, “twelves”. */
-const inWords: Record<string, string> = Object.fromEntries(
-  Object.entries(englishOnes)
-    .filter(([, n]) => n >= 2 && n <= 20)
-    .flatMap(([word, n]) => [
-      [word, String(n)],
-      [word.endsWith("x") ? `${word}es` : `${word}s`, String(n)],
-    ]),
-);
-const SIZE = Object.keys(inWords)
-  .sort((a, b) => b.length - a.length)
-  .join("|");
 
 /** The line of the hook. */
 export const hooks: readonly Rule[] = [
@@ -29,12 +15,4 @@ export const hooks: readonly Rule[] = [
     "(?<=^\\W*hook\\s*[:=–-][^(]*?)\\s*\\((?:sizes?\\s+)?(\\d{1,2}(?:\\s*(?:-|–|to)\\s*\\d{1,2})?)\\)",
     ", $1",
   ),
-  {
-    has: ["hook"],
-    written: new RegExp(
-      `(?<=^\\W*hook\\s*[:=–-].*(?<!\\p{L}))(?:sizes?\\s+)?(${SIZE})\\s+(?:to|through|-)\\s+(${SIZE})(?=\\s*(?:[,.;]|$))`,
-      "giu",
-    ),
-    as: (m) => inPlace(m, `${inWords[m[1]?.toLowerCase() ?? ""] ?? ""} to ${inWords[m[2]?.toLowerCase() ?? ""] ?? ""}`),
-  },
 ];
