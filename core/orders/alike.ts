@@ -2,7 +2,7 @@ import { daysInOne } from "./dates";
 
 /** A size, and nothing else of its statement. */
 const SIZE_ALONE = String.raw`(?=,?\s+(?:(?:but\s+)?in\s+)?(?:sizes?\s+|sz\.?\s+|größe\s+|gr\.?\s+)?#?\d{1,2}(?:\/0)?s?\s*(?:[.,;!]|$))`;
-const BEGINS = String.raw`(?<=^\s*(?:[-*•]\s+)?|[.;]\s+)`;
+const BEGINS = String.raw`(?<=^[^\S\n]*(?:[-*•][^\S\n]+)?|[.;]\s+)`;
 const again = new RegExp(
   `${BEGINS}(?:(?:and|und)\\s+)?(?:(?:the\\s+)?same\\s+(?:pattern|fly|one|thing)|as\\s+above(?:,?\\s+but)?|likewise|once\\s+(?:more|again)|again|repeat|genauso|ebenso|ditto|do\\.|dto\\.|["”“„]|the\\s+same)\\s*,?${SIZE_ALONE}`,
   "gimu",

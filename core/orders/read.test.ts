@@ -182,6 +182,15 @@ test("tens of thousands of blanks within a line are no harm, and what stands bes
   expect(order.lines[0]?.wishes.map((w) => w.words)).toContain("barbless");
 });
 
+test("tens of thousands of blank lines part one line of an order from the next, and no more", () => {
+  const order = readOrder(`2 dz Copper Lodger 12 olive${" \n".repeat(25_000)}3 dz Copper Lodger 14 olive`, catalogue);
+  expect(order.lines.map((l) => [l.flies, l.size])).toEqual([
+    [24, "12"],
+    [36, "14"],
+  ]);
+  expect(order.doubts.map((d) => d.field)).toEqual(["customer", "due"]);
+});
+
 describe("how many of each size, behind a colon", () => {
   const sized = (text: string) => read(text).lines.map((l) => [l.flies, l.size, l.variant]);
 

@@ -1,5 +1,5 @@
 // @vitest-environment happy-dom
-import { describe, expect, test, vi } from "vitest";
+import { describe, expect, test } from "vitest";
 import {
   editPurchase,
   planBuying,
@@ -11,7 +11,7 @@ import {
   type BuyingPlan as Plan,
   type Purchase,
 } from "@kasten/contract/purchasing";
-import { mountIn, refused, settle } from "../testing/room";
+import { mountIn, refused, settle, soon } from "../testing/room";
 import * as things from "../testing/things";
 import BuyingPlan from "./BuyingPlan.vue";
 import PurchasePage from "./PurchasePage.vue";
@@ -197,7 +197,7 @@ describe("an order to a supplier", () => {
         }),
       ),
     );
-    await vi.waitFor(() => expect(screen.text()).toContain("Read the delivery note"));
+    await soon(() => expect(screen.text()).toContain("Read the delivery note"));
     await click(screen, "Read the delivery note");
     await settle();
     expect(screen.text()).toMatch(/Dye lot D-4 was asked for/);

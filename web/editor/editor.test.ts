@@ -7,6 +7,7 @@ import { completeBy } from "./complete";
 import { lineHandles, moveLine } from "./handles";
 import { readingField, setReading, type Reading } from "./marks";
 import type { TextOffers } from "./types";
+import { soon } from "../testing/room";
 
 let view: EditorView | undefined;
 /** A browser tells of a new selection once, and after the work that made it; this page each time, and in the midst. */
@@ -93,7 +94,7 @@ describe("what may be meant by what is typed", () => {
     const v = editor("rib: cop", [completeBy((text, at) => (asked.push([text, at]), found))], 8);
     v.focus();
     startCompletion(v);
-    await vi.waitFor(() => expect(completionStatus(v.state)).not.toBe("pending"));
+    await soon(() => expect(completionStatus(v.state)).not.toBe("pending"));
     expect(asked[0]).toEqual(["rib: cop", 8]);
     return currentCompletions(v.state).map((c) => c.label);
   };

@@ -2,7 +2,7 @@
 import { beforeEach, describe, expect, test, vi } from "vitest";
 import { addOrder, editOrder, listOrders, promise } from "@kasten/contract/orders";
 import { readLate } from "@kasten/contract/schedule";
-import { mountIn, refused, settle } from "../testing/room";
+import { mountIn, refused, settle, soon } from "../testing/room";
 import * as things from "../testing/things";
 import OrderComposer from "./OrderComposer.vue";
 import OrdersView from "./OrdersView.vue";
@@ -52,15 +52,15 @@ describe("an order in one line", () => {
   test("the earliest day says that it is being worked out, and is asked again where the server was only away", async () => {
     const { server, screen } = await open();
     server.answer(promise, () => refused({ type: "away", title: "Away", status: 503, detail: "Away." }));
-    await screen.get("textarea").setValue("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
     await settle();
     let letGo = () => {};
     server.held = new Promise<void>((resolve) => (letGo = resolve));
-    await vi.waitFor(() => expect(screen.text()).toContain("being worked out"), 2000);
+    await screen.get("textarea").setValue("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
+    await soon(() => expect(screen.text()).toContain("being worked out"));
     letGo();
-    await vi.waitFor(() => expect(screen.text()).toContain("the server is away, it is asked again"), 2000);
+    await soon(() => expect(screen.text()).toContain("the server is away, it is asked again"));
     server.answer(promise, earliest("2026-11-24") as never);
-    await vi.waitFor(() => expect(screen.text()).toContain("held by hours"), 5000);
+    await soon(() => expect(screen.text()).toContain("held by hours"));
     expect(screen.text()).not.toContain("asked again");
   });
 
@@ -70,7 +70,7 @@ describe("an order in one line", () => {
       refused({ type: "figure-out-of-bounds", title: "No", status: 422, detail: "Nobody here may tie it." }),
     );
     await screen.get("textarea").setValue("2dz Yard Nymph 12 olive; Mill Shop, 18 Dec");
-    await vi.waitFor(() => expect(screen.text()).toContain("not known: Nobody here may tie it."), 2000);
+    await soon(() => expect(screen.text()).toContain("not known: Nobody here may tie it."));
     expect(server.of(promise)).toHaveLength(1);
     expect(screen.get(".btn-main").attributes("disabled")).toBeUndefined();
   });
@@ -84,7 +84,7 @@ describe("an order in one line", () => {
     expect(screen.get(".btn-main").attributes("disabled")).toBeDefined();
     expect(server.of(promise)).toHaveLength(0);
     await screen.get("textarea").setValue(rows(60));
-    await vi.waitFor(() => expect(server.of(promise)).toHaveLength(1), 2000);
+    await soon(() => expect(server.of(promise)).toHaveLength(1));
     expect(screen.get(".btn-main").attributes("disabled")).toBeUndefined();
   });
 
@@ -94,7 +94,7 @@ describe("an order in one line", () => {
     await settle();
     expect(screen.get(".btn-main").attributes("disabled")).toBeDefined();
     // The editor comes by itself, after the plain field.
-    const answer = await vi.waitFor(() => {
+    const answer = await soon(() => {
       const found = screen.findAll("button").find((x) => x.text() === "olive");
       if (!found) throw new Error("nothing is asked yet");
       return found;

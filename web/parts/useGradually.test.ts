@@ -3,6 +3,7 @@ import { mount } from "@vue/test-utils";
 import { expect, test, vi } from "vitest";
 import { defineComponent, h, nextTick, ref } from "vue";
 import { useGradually } from "./useGradually";
+import { soon } from "../testing/room";
 
 const list = ref<number[]>([]);
 const Rows = defineComponent(() => {
@@ -19,9 +20,9 @@ test("shows the first rows at once, the others as there is time, and what comes 
   list.value = [1, 2, 3, 4, 5, 6, 7, 8];
   const screen = mount(Rows);
   expect(shown(screen)).toBe(3);
-  await vi.waitFor(() => expect(shown(screen)).toBe(8));
+  await soon(() => expect(shown(screen)).toBe(8));
   list.value = [...list.value, 9, 10];
-  await vi.waitFor(() => expect(shown(screen)).toBe(10));
+  await soon(() => expect(shown(screen)).toBe(10));
   list.value = [1];
   await nextTick();
   expect(shown(screen)).toBe(1);

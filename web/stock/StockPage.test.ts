@@ -1,7 +1,7 @@
 // @vitest-environment happy-dom
-import { describe, expect, test, vi } from "vitest";
+import { describe, expect, test } from "vitest";
 import { countIn, readOutlook, readStock, receiveStock, type MaterialOutlook } from "@kasten/contract/stock";
-import { choose, fieldOf, mountIn, settle } from "../testing/room";
+import { choose, fieldOf, mountIn, settle, soon } from "../testing/room";
 import { listSuppliers } from "@kasten/contract/purchasing";
 import * as things from "../testing/things";
 import StockPage from "./StockPage.vue";
@@ -66,7 +66,7 @@ describe("a material in the cabinet", () => {
       .answer(readOutlook, { ...outlook, ...ends, supplier: "Weir Wires" });
     const { screen } = await mountIn(server, StockPage, { id: "wire" });
     await settle();
-    await vi.waitFor(() => expect(screen.text()).toContain("Runs out on Thu 10 Dec"));
+    await soon(() => expect(screen.text()).toContain("Runs out on Thu 10 Dec"));
     expect(screen.text()).toMatch(/25\.9\s*m short in all/);
     expect(screen.text()).toMatch(/Order by\s*Thu 3 Dec/);
     expect(screen.get("figure svg").attributes("aria-label")).toContain("to be ordered by Thu 3 Dec");

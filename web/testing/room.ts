@@ -140,6 +140,9 @@ export async function mountIn(server: FakeServer, component: Component, props: R
   return { screen, router };
 }
 
+/** Until what is checked holds: as long as it may take where the machine has other things to do. */
+export const soon = (check: () => void): Promise<void> => vi.waitFor(check, 15_000);
+
 /** Until nothing is on its way any more: answers, what they make the screen ask, and recipes asked for together. */
 export async function settle(rounds = 6): Promise<void> {
   for (let i = 0; i < rounds; i++) {
