@@ -140,8 +140,8 @@ export async function mountIn(server: FakeServer, component: Component, props: R
   return { screen, router };
 }
 
-/** Until what is checked holds: as long as it may take where the machine has other things to do. */
-export const soon = (check: () => void): Promise<void> => vi.waitFor(check, 15_000);
+/** Until what is checked or looked for is there: as long as it may take where the machine has other things to do. */
+export const soon = <T>(found: () => T): Promise<T> => vi.waitFor(found, 15_000);
 
 /** Until nothing is on its way any more: answers, what they make the screen ask, and recipes asked for together. */
 export async function settle(rounds = 6): Promise<void> {

@@ -6,6 +6,7 @@ import type { Told } from "../told";
 import { goesOver, isBareBundle } from "../verbs/across";
 import { isNamedBy } from "../bench";
 import { isOverBody } from "../verbs/object";
+import { pullsItOver } from "../verbs/takeOver";
 
 /** Whether a later line ties in, winds or takes over what a list names here: then the list only names it. */
 export function isToldLater(r: Reading, i: number, role: Component["role"], said: Told["said"]): boolean {
@@ -56,6 +57,7 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
     if (isWoundThere && t.role === undefined && t.said.rule?.turns !== undefined) return false;
     // “Rib 6 turns” takes up what a list named before.
     if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) return false;
+    if (role === "wing case" && pullsItOver(t, text)) return true;
     return (
       isAbout(r, t, named) &&
       (isDone(t, named, isListed) || comesOver(t, named, text) || (!isListed && liesThere(r, t, named)))

@@ -61,6 +61,7 @@ export function make(
     hangs:
       (line.isListed && !isRoundBend(role, bench.hangs) && !isOfThread(object, bench)) ||
       isBehind(role, bench.hangs) ||
+      isOverWing(role, bench) ||
       isOnlyStarted(role, said, bench)
         ? undefined
         : bench.hangs,
@@ -311,3 +312,10 @@ const isOnlyStarted = (role: Role | undefined, { tieIn, there, countedWhenWound 
 
 const isBehind = (role: Role | undefined, hangs: Place | undefined): boolean =>
   atTheRear.has(role) && hangs !== undefined && alongShank(hangs) < NO_TAIL;
+
+/** What tops a wing that stands at its usual place is tied in there, though the thread was left behind it. */
+function isOverWing(role: Role | undefined, bench: Bench): boolean {
+  const wing = bench.made.findLast((m) => bench.component(m.step.component)?.role === "wing")?.step;
+  if (role !== "topping" || bench.hangs === undefined || wing?.do !== "lay") return false;
+  return alongShank(bench.hangs) - alongShank(wing.tieIn?.at ?? wing.from) > NO_TAIL;
+}

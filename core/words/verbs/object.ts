@@ -291,6 +291,7 @@ function roleFrom(
   if (form === "hackle" && said.round?.top && !isWound && !isRear) return "wing";
   const pair = form === "hackle" && isUnplaced(said) ? hackleBefore(bench) : undefined;
   if (pair) return pair;
+  if (form === "hackle" && said.roundPost) return "hackle";
   const isInFrontOfIt = place && "part" in place && place.part === "it" && place.end === "front";
   if (form === "hackle" && (isFront || isInFrontOfIt)) return "collar";
   // “One soft starling feather, a turn and a half”: a soft feather that nobody places is a collar.

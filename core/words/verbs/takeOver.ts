@@ -127,14 +127,25 @@ const isWound = new Set<Role | undefined>(["body", "thorax", "hackle", "collar",
 /** The part that a pull is about; “Thorax: hare. Pull the slip over” is not about the thorax. */
 export const pulledRole = ({ role, isInherited, description }: Told): Role | undefined =>
   isInherited && isWound.has(role) && description && isBareBundle(description.text) ? undefined : role;
+/** “Pull it over”, where nothing else is named: that of which a list says that it covers something. */
+export const pullsItOver = (t: Told, text: string): boolean =>
+  t.verb === "take over" &&
+  t.description === undefined &&
+  t.role === undefined &&
+  goesOver(text.slice(t.at, t.end)) &&
+  /^\W*(?:(?:then|and|now)\s+)*\p{L}+\s+(?:it|them|this|that)\b/u.test(text.slice(t.at, t.end));
 /** “Pull the slip over”: the wing case, where the fly has one. */
 function asCover(telling: Telling): Telling {
   const { bench } = telling;
   const role = pulledRole(telling.told);
   const t = role === telling.told.role ? telling : { ...telling, told: { ...telling.told, role } };
   const { told } = t;
-  const isCover = told.role === undefined && told.description && isBareBundle(told.description.text);
-  if (!isCover || !bench.ofRole("wing case")) return t;
+  const cover = bench.ofRole("wing case");
+  const isListed = cover !== undefined && bench.declared.get(cover.id)?.used === false;
+  const isCover =
+    told.role === undefined &&
+    (told.description ? isBareBundle(told.description.text) : isListed && pullsItOver(told, t.text));
+  if (!isCover || !cover) return t;
   return { ...t, told: { ...told, role: "wing case", description: undefined } };
 }
 

@@ -240,7 +240,9 @@ function usualPieces(u: Supplied): void {
   const { said, component, role, form, bench, line } = u;
   amountBySize(u);
   // “White hackle points”: of what stands on either side there are two.
-  if (said.isSeveral && inPairs.has(role ?? "body") && said.amount && "feathers" in said.amount) {
+  const isOneCheek = role === "cheeks" && said.amount && "feathers" in said.amount && said.amount.feathers === 1;
+  const isSeveral = said.isSeveral && inPairs.has(role ?? "body");
+  if ((isSeveral || isOneCheek) && said.amount && "feathers" in said.amount && !said.amount.paired) {
     said.amount = { ...said.amount, feathers: 2 };
     line.assumed.push("2 tips");
   }

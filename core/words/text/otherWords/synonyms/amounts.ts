@@ -4,6 +4,85 @@ import { BEGINNING, said } from "./said";
 
 /** How many, and of what pieces. */
 export const amounts: readonly Rule[] = [
+  // A number that is taken back.
+  said(
+    ["no", "sorry", "mean", "make that", "rather", "correction", "scratch", "wait"],
+    "(?<=[:=–-]\\s)\\d{1,2}(?:\\s*(?:,|-|–|\\.{2,3}|…)\\s*(?:no|sorry|i\\s+mean|make\\s+(?:that|it)|rather|correction|scratch\\s+that|wait)|\\s+or\\s+rather)(?:,|:)?\\s+(?=\\d{1,2}\\s+\\p{L})",
+    "",
+  ),
+  said(
+    ["not "],
+    "(?<=\\b\\d{1,2})\\s+(?:\\(not\\s+\\d{1,2}\\)|not\\s+\\d{1,2})(?=\\s+\\p{L})|(?<=\\b\\d{1,2}\\s+(?:\\p{L}+\\s+){0,3}(?:fib(?:re|er)s|turns|wraps|hairs|strands)),\\s+not\\s+\\d{1,2}(?=\\s*(?:[,.;]|$))|(?<=,\\s)not\\s+\\d{1,2}\\s+but\\s+(?=\\d{1,2}\\s)",
+    "",
+  ),
+  said(
+    ["lead"],
+    "(?:(?<=^\\W*)lead\\s+wire,\\s+(\\d(?:[.,]\\d+)?\\s*mm)(?=,\\s+\\d{1,2}\\s+(?:turns|wraps))|(?<=\\bof\\s+|^\\W*(?:weight|lead|ballast)\\s*:\\s*(?:\\d{1,2}\\s+turns\\s+)?)lead\\s+wire\\s+(\\d(?:[.,]\\d+)?\\s*mm)(?=\\s*(?:[,.;]|$)))",
+    "$1$2 lead wire",
+  ),
+  said(
+    ["gapes in the barb", "gape in the barb"],
+    "((?:one\\s+and\\s+a\\s+half|\\d(?:[.,]\\d)?|one|two|a)\\s+gapes?)\\s+in\\s+the\\s+barb(?!\\p{L})",
+    "barbs $1",
+  ),
+  // “Brown cock and grizzly”: two hackles, wound together or one after the other.
+  said(
+    ["cock"],
+    "(?<=^\\W*hackle\\s*[:=–-]\\s*)(?:mixed\\s+)?(?:(?:one|an?|1)\\s+)?(grizzly|badger|furnace|ginger|dun|black|brown|red|cree)\\s+cock(?:\\s+hackle)?(?:\\s+(?:(?:wound|mixed)\\s+)?(?:and|with|&|\\+)|,|\\s*[&+])\\s+(?:(?:one|an?|1)\\s+)?(grizzly|badger|furnace|ginger|dun|black|brown|red|cree)(?:\\s+(?:cock|hackle))*(?:,?\\s+(?:mixed|together|wound\\s+together))?(?=\\s*(?:[,.;]|$))",
+    "$1 cock hackle and $2 cock hackle",
+  ),
+  said(
+    ["pair"],
+    "(?<=^\\W*legs\\s*[:=–-]\\s*)(?:an?|one|1)\\s+pair\\s+of\\s+(?=(?:\\p{L}+\\s+){0,3}legs(?!\\p{L}))",
+    "2 ",
+  ),
+  said(
+    ["pair"],
+    "(?<=^\\W*legs\\s*[:=–-]\\s*)((?:\\p{L}+\\s+){1,3}legs),\\s+(?:an?|one|1)\\s+pair(?=\\s*(?:[,.;]|$))",
+    "2 $1",
+  ),
+  said(
+    ["soft"],
+    `(?<=[:=–-]\\s)(${A_COUNT})\\s+(soft\\s+(?:\\p{L}+\\s+)?hackle)\\s+(fib(?:re|er)s)(?=\\s*(?:[,.;]|$|on\\s|an?\\s|each\\s|per\\s))`,
+    "$1 $3 of $2",
+  ),
+  said(
+    ["both sides"],
+    "(?<=^\\W*(?:cheeks|sides|shoulders)\\s*[:=–-]\\s*(?:\\p{L}[\\p{L}-]*\\s+){0,4}(?:feathers?|hackles|nails|biots)\\s+)on\\s+both\\s+sides(?=\\s*(?:[,.;]|$))",
+    "one on each side",
+  ),
+  said(
+    ["pair of"],
+    "(?<!\\p{L})(?:an?|one)\\s+pair\\s+of\\s+(?=(?:\\p{L}+\\s+){1,3}(?:fib(?:re|er)s|barbs|herls|strands|hairs|plumes)(?!\\p{L}))",
+    "2 ",
+  ),
+  said(
+    ["a pair of plumes", "a pair of feathers", "a pair of hackles"],
+    "(?<=,\\s)(?:an?|one)\\s+pair\\s+of\\s+(?=(?:plumes|feathers|hackles)(?!\\p{L}))",
+    "2 ",
+  ),
+  said(
+    ["strands of"],
+    `(?<!^\\W*body.*)(?<=\\b(?:${A_COUNT})\\s+)strands(?=\\s+of\\s+(?:\\p{L}+\\s+){0,3}(?:hair|pheasant\\s+tail)(?!\\p{L}))`,
+    "fibres",
+  ),
+  said(["herls"], "(?<=\\d\\s+)herls(?=\\s+(?:of|from)\\s+(?:an?\\s+)?pheasant)", "fibres"),
+  said(["pheasant tail herls"], "(?<=\\bpheasant\\s+tail\\s+)herls(?!\\p{L})", "fibres"),
+  said(
+    ["plume", "hackle", "feather"],
+    `(?<=^\\W*wings?\\s*[:=–-]\\s*)((?:\\p{L}[\\p{L}-]*\\s+){0,3}(?:plumes?|hackles?|feathers?)),\\s+(${A_COUNT})(?:\\s+of\\s+them)?(?=\\s*(?:[,;]|$))`,
+    "$2 $1",
+  ),
+  said(
+    ["x "],
+    `(?<=[:=–-]\\s)(\\d{1,2})\\s?x\\s+(?=(?:\\p{L}+\\s+){1,3}(?:fib(?:re|er)s|barbs|hairs|strands|herls)(?!\\p{L}))`,
+    "$1 ",
+  ),
+  said(
+    ["wound "],
+    `(?<=[:=–-]\\s)(${A_COUNT})\\s+wound\\s+((?:\\p{L}+\\s+){1,3}(?:fib(?:re|er)s|herls))(?=\\s*(?:[,.;]|$))`,
+    "$1 $2, wound",
+  ),
   said(
     [" t "],
     "(?<=^\\W*(?:rib(?:bing)?|hackle|collar|thorax|tag|throat|butt)\\s*[:=–-]\\s*\\d)\\s?t(?=\\s+\\p{L})",

@@ -3,6 +3,90 @@ import { said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  // A thorax is in front, however its share is said.
+  said(
+    ["third", "1/3", "half", "quarter"],
+    "(?<=^\\W*thorax\\s*[:=–-][^.;]*,\\s)(?:(?:the\\s+)?(?:fore|front)most\\s+(third|quarter|half)|(?:an?\\s+|one\\s+)?(third|quarter|half|1\\/3|1\\/4)\\s+of\\s+the\\s+shank)(?=\\s*(?:[,.;]|$))",
+    "front $1$2",
+  ),
+  said(
+    ["200%", "200 %", "body's thickness"],
+    "(?<=,\\s)(?:200\\s?%\\s+of\\s+the\\s+body|twice\\s+the\\s+body's\\s+thickness)(?=\\s*(?:[,.;]|$))",
+    "twice as thick as the body",
+  ),
+  said(
+    ["wing length", "length of wing"],
+    "(?<=,\\s)(?:(?:the\\s+)?wing(?:'s)?\\s+length|(?:the\\s+)?length\\s+of\\s+(?:the\\s+)?wing)(?=\\s*(?:[,.;]|$))",
+    "as long as the wing",
+  ),
+  said(
+    ["gape"],
+    "(?<=\\bslips\\s[^.;]*)(?:of\\s+|with\\s+(?:an?\\s+)?)?(?:(?:one\\s+|an?\\s+)?gape\\s+width|width(?:\\s*:\\s*|\\s+of\\s+)(?:an?|one|the)\\s+gape)(?=\\s*(?:[,.;]|$))",
+    "a gape wide",
+  ),
+  said(
+    ["third", "quarter"],
+    "(?<=,\\s(?:at\\s+|set\\s+|tied\\s+in\\s+)?)(?:an?\\s+|one[\\s-]+)(third|quarter)\\s+of\\s+the\\s+(?:shank\\s+back|way\\s+(?:down\\s+the\\s+shank|from\\s+the\\s+eye\\s+to\\s+the\\s+bend))(?=\\s*(?:[,.;]|$))",
+    "a $1 of the way back",
+  ),
+  said(
+    ["bend half", "bend half-way"],
+    "(?<=\\bfrom\\s+the\\s+bend\\s+)half[\\s-]?way(?=\\s*(?:[,.;]|$))",
+    "to half way",
+  ),
+  said(
+    ["half each", "half and half"],
+    "(?<=^\\W*(?:body|abdomen)\\s*[:=–-]\\s*)([^,;.]+?)\\s+(?:and(?:\\s+then)?|then)\\s+([^,;.]+),\\s+half\\s+(?:each|and\\s+half)(?=\\s*(?:[.;]|$))",
+    "rear half $1, front half $2",
+  ),
+  said(
+    ["rear:", "back:", "(rear)", "50 %", "50%"],
+    "(?<=^\\W*(?:body|abdomen)\\s*[:=–-]\\s*)(?:(?:rear|back)\\s*:\\s*([^,;.]+),\\s+front\\s*:\\s*([^,;.]+)|([^,;.(]+?)\\s+\\((?:rear|back)\\),\\s+([^,;.(]+?)\\s+\\(front\\)|50\\s?%\\s+([^,;.]+),\\s+50\\s?%\\s+([^,;.]+))(?=\\s*(?:[.;]|$))",
+    "rear half $1$3$5, front half $2$4$6",
+  ),
+  // A feather that curves or flares away from its fellow.
+  said(
+    ["built to a taper", "built up to a taper"],
+    "built\\s+(?:up\\s+)?to\\s+a\\s+taper(?=\\s*(?:[,.;]|$))",
+    "tapered",
+  ),
+  said(
+    ["parted", "split "],
+    "(?<=^\\W*tails?\\s*[:=–-][^.;]*,\\s)(?:parted|split\\s+\\d+\\s+and\\s+\\d+)(?=\\s*(?:[,.;]|$))",
+    "split",
+  ),
+  said(
+    ["stacker"],
+    "(?<=\\b(?:hairs?|elk|deer)\\b[^.;]*,\\s)(?:in\\s+(?:the|a)\\s+)?stacker(?=\\s*(?:[,.;]|$))",
+    "stacked",
+  ),
+  said(
+    ["let it flare", "let them flare", "hairs flared", "hair flared", "to a fan"],
+    "(?<=\\b(?:hairs?|elk|deer)\\b[^.;]*,\\s)(?:let\\s+(?:it|them)\\s+flare|hairs?\\s+flared|flared\\s+to\\s+a\\s+fan)(?=\\s*(?:[,.;]|$))",
+    "flared",
+  ),
+  said(["sized to"], "(?<=,\\s)sized\\s+to(?=\\s+the\\s+(?:hook\\s+)?shank\\s*(?:[,.;]|$))", "as long as"),
+  // A strip on its skin: what is longer than any strip is wide.
+  said(
+    ["strip of"],
+    "(?<!\\p{L})an?\\s+(\\d{2}\\s*mm|\\d\\s*cm)\\s+(?:long\\s+)?strip\\s+of\\s+((?:\\p{L}+\\s+){0,2}(?:rabbit|squirrel|mink|hare|opossum|fox))(?:\\s+fur)?(?=\\s*(?:[,.;]|$))",
+    "$2 strip, $1 long",
+  ),
+  said(
+    ["curv", "flar"],
+    "(?<=\\b(?:hackles?|feathers?|saddles?|hackle\\s+tips)\\b[^.;]*,\\s)(?:curv(?:es|ing|ed)\\s+(?:out(?:wards?)?|away\\s+from\\s+each\\s+other|apart)|(?<!\\bfib(?:re|er)s\\b.*)flar(?:ed|ing)(?:\\s+(?:out(?:wards?)?|apart))?)(?=\\s*(?:[,.;]|$))",
+    "splayed",
+  ),
+  said(
+    ["curv"],
+    "(?<=\\b(?:hackles?|feathers?|saddles?|hackle\\s+tips)\\b[^.;]*,\\s)curv(?:es|ing|ed)\\s+in(?:wards?)?(?=\\s*(?:[,.;]|$))",
+    "dull sides together",
+  ),
+  said(
+    ["sides facing"],
+    "(?<=\\b(?:hollow|dull|concave|shiny|glossy|good|bright|convex)\\s+sides)\\s+facing(?:\\s+(?:each\\s+other|one\\s+another))?(?=\\s*(?:[,.;]|$))",
+    " together",
+  ),
   said(
     ["left behind", "free behind", "bare behind", "clear behind"],
     "with\\s+((?:about\\s+)?\\d+(?:[.,]\\d+)?\\s*mm)\\s+(?:left|free|bare|clear)(?:\\s+(?:free|bare|clear))?(?=\\s+behind\\s+the\\s+(?:eye|bead))",

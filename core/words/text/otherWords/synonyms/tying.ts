@@ -4,6 +4,116 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
+  // A cover of thread over what weighs the fly.
+  said(
+    ["lead", "weight"],
+    "(?<=^\\W*(?:then\\s+|now\\s+|and\\s+)?)(?:(?:wrap|wind)\\s+over|(?:bind|tie|lash)\\s+down|fix|criss-?cross|lash|wind\\s+thread\\s+over|cross)\\s+the\\s+(lead|weight)(?:\\s+down)?(?:\\s+(?:with\\s+)?(?:the\\s+)?thread)?(?=\\s*(?:[,.;]|$))",
+    "cover the $1 with thread",
+  ),
+  said(["load:"], `(?<=^\\W*)load(?=\\s*:\\s*(?:${A_COUNT})\\s)`, "weight"),
+  said(["optionally"], "(?<=^\\W*rib\\s*:\\s*)optionally\\s+([^,.;]+)", "$1, optional"),
+  said(["option"], "(?<=^\\W*)option(?:al(?:ly)?)?\\s*:\\s*([^,.;:]+)\\s+rib(?=\\s*(?:[,.;]|$))", "rib: $1, optional"),
+  // How the feather of a hackle is made ready, and how it lies.
+  said(
+    ["by the tip", "tip first", "at the tip", "tip in first"],
+    "(?<=^\\W*(?:collar|hackle|front\\s+hackle|palmer)(?!\\p{L})[^.;]*,\\s)(?:tie\\s+(?:it\\s+)?in\\s+by\\s+(?:the|its)\\s+tip|tied\\s+in\\s+at\\s+(?:the|its)\\s+tip|fastened\\s+by\\s+(?:the|its)\\s+tip|tip\\s+in\\s+first)(?=\\s*(?:[,.;]|$))",
+    "tied in by the tip",
+  ),
+  said(
+    ["half stripped", "half-stripped", "one side removed", "barbs off"],
+    "(?<=,\\s)(?:half[-\\s]stripped|one\\s+side\\s+removed|with\\s+the\\s+(?:barbs|fib(?:re|er)s)\\s+off\\s+one\\s+side)(?=\\s*(?:[,.;]|$))",
+    "stripped on one side",
+  ),
+  said(
+    ["slanting", "slanted", "lying", "laid", "drawn", "swept to", "pointing"],
+    "(?<=^\\W*(?:collar|hackle|front\\s+hackle)(?!\\p{L})[^.;]*,\\s)(?:(?:slanting|slanted|lying|laid|drawn|pointing)\\s+back(?:wards?)?|swept\\s+to\\s+the\\s+rear)(?=\\s*(?:[,.;]|$))",
+    "swept back",
+  ),
+  said(
+    ["fold", "doubled"],
+    "(?<=^\\W*(?:collar|hackle|front\\s+hackle)(?!\\p{L})[^.;]*,\\s)(?:(?:folded|doubled)\\s+first|fold\\s+(?:it|the\\s+(?:feather|hackle))(?:\\s+first)?|folded\\s+so\\s+(?:that\\s+)?both\\s+sides\\s+point\\s+back|both\\s+sides\\s+folded\\s+back)(?=\\s*(?:[,.;]|$))",
+    "folded",
+  ),
+  said(
+    ["palmer", "up the body"],
+    "(?<=^\\W*hackle\\s*[:=–-][^.;]*(?:,\\s|\\s))(?:palmer-wise|(?:in|as)\\s+(?:a\\s+)?palmer(?:\\s+fashion)?|palmered\\s+to\\s+the\\s+front)(?=\\s*(?:[,.;]|$))",
+    "palmered",
+  ),
+  said(
+    ["up the body"],
+    "(?<=^\\W*hackle\\s*[:=–-][^.;]*(?:,\\s|\\s))(?:(?:spiral(?:l?ed)?|wound|run)\\s+)?up\\s+the\\s+body(?=\\s*(?:[,.;]|$))",
+    "over the body",
+  ),
+  said(["shaved"], "shaved(?=\\s+(?:underneath|below|flat)(?!\\p{L}))", "clipped"),
+  said(["fixed with"], "fixed(?=\\s+with\\s+(?:\\p{L}+\\s+){0,3}(?:wire|tinsel)(?!\\p{L}))", "held"),
+  // What is picked out.
+  said(
+    ["sides", "combed out", "scratched up", "velcro"],
+    "(?<=^\\W*(?:thorax|body|abdomen)(?!\\p{L})[^.;]*,\\s)(?:(?:picked|teased|plucked|brushed|pick|tease|pluck|brush)\\s+out\\s+(?:on|at|along)?\\s*(?:the|both)\\s+sides(?:\\s+(?:for|as)\\s+legs)?|sides\\s+(?:picked|teased|brushed)\\s+out|combed\\s+out|scratched\\s+up|velcroed)(?=\\s*(?:[,.;]|$))",
+    "picked out",
+  ),
+  said(
+    ["wing case to the front"],
+    "(?<=^\\W*)(?:the\\s+)?wing\\s?case\\s+to\\s+the\\s+front(?=\\s*(?:[,.;]|$))",
+    "pull the wing case over",
+  ),
+  said(["close the wing"], "(?<=^\\W*)close\\s+the\\s+wing\\s?case(?=\\s*(?:[,.;]|$))", "pull the wing case over"),
+  // How it is dubbed stands ahead of what is dubbed.
+  said(
+    ["thin", "skinny", "taper", "loose", "rough", "spiky", "scruffy", "buggy", "lightly", "sparsely", "tightly"],
+    "(?<=^\\W*(?:body|abdomen|thorax|head|underbody|butt)\\s*[:=–-]\\s*)(?:an?\\s+)?(thin|skinny|tapered|loose|rough|spiky|scruffy|buggy|(?:thinly|lightly|loosely|sparsely|tightly)\\s+dubbed)\\s+((?:\\p{L}+\\s+){0,3}(?:dubbing|fur|wool|seal))(?=\\s*(?:[,.;]|$))",
+    "$2, $1",
+  ),
+  said(["buggy"], "(?<=,\\s)buggy(?=\\s*(?:[,.;]|$))", "shaggy"),
+  said(["keep it"], "(?<=,\\s)keep\\s+it\\s+(?:very\\s+)?(?:slim|thin)(?=\\s*(?:[,.;]|$))", "slim"),
+  // What lies over the wing.
+  said(["over wing"], "(?<=^\\W*)over\\s+wing(?=\\s*:)", "overwing"),
+  said(
+    ["cap it", "cap the wing"],
+    `(?<=^\\W*)cap\\s+(?:it|the\\s+wing)\\s+with(?=\\s+(?:${A_COUNT})\\s)`,
+    "top it with",
+  ),
+  said(["topped with"], "(?<=^\\W*(?:then\\s+|and\\s+)?)topped\\s+(?:off\\s+)?with(?=\\s)", "top it with"),
+  said(
+    ["over the wing", "over it", "on top"],
+    `(?<=^\\W*(?:then\\s+|and\\s+)?)(?:over\\s+(?:the\\s+wing|it)|on\\s+top(?:\\s+of\\s+(?:the\\s+wing|it))?)\\s*[:,]?\\s+(?=(?:${A_COUNT})\\s+(?:strands|fib(?:re|er)s)\\s+of\\s+(?:\\p{L}+\\s+){0,2}(?:herl|sword)(?!\\p{L}))`,
+    "top it with ",
+  ),
+  said(
+    ["over the wing", "over it", "on top", "as a topping", "as topping", "for a topping"],
+    `(?<=^\\W*(?:then\\s+|and\\s+)?)(?:tie\\s+in\\s+)?((?:${A_COUNT})\\s+(?:strands|fib(?:re|er)s)\\s+of\\s+(?:\\p{L}+\\s+){0,2}(?:herl|sword))\\s+(?:over\\s+(?:the\\s+wing|it)|on\\s+top(?:\\s+of\\s+the\\s+wing)?|(?:as|for)\\s+(?:an?\\s+|the\\s+)?topping)(?=\\s*(?:[,.;]|$))`,
+    "top it with $1",
+  ),
+  said(
+    ["underneath", "beneath"],
+    "(?<=^\\W*)(?:underneath|beneath)\\s*:(?=[^.;]*\\bfib(?:re|er)s\\b[^.;]*\\bto\\s+the\\s+(?:hook\\s+)?(?:point|barb)(?!\\p{L}))",
+    "throat:",
+  ),
+  said(["bearded hackle"], "(?<=^\\W*)bearded\\s+hackle(?=\\s*:)", "beard"),
+  said(["on the throat"], "(?<=^\\W*)on\\s+the\\s+(?=throat\\s*:)", ""),
+  said(["take the foam"], `${BEGINNING}take(?=\\s+the\\s+foam\\s+(?:over|forward)(?!\\p{L}))`, "pull"),
+  // Turns that stiffen a post.
+  said(
+    ["butts form", "butts make", "butts are the", "butts stand"],
+    "(?<=^\\W*)(?:let\\s+)?(?:the\\s+)?butts\\s+(?:form|make|are|stand\\s+(?:as|for))\\s+(the|a)\\s+head(?!\\p{L})",
+    "leave the butts as $1 head",
+  ),
+  said(["taper the butts"], "(?<!\\p{L})taper(?=\\s+the\\s+butts\\s*(?:[,.;]|$))", "trim"),
+  said(
+    ["wrap the base", "stiffen", "strengthen"],
+    `${BEGINNING}(?:wrap|stiffen|strengthen)\\s+the\\s+(?:base\\s+of\\s+the\\s+)?(post|wing)\\s+(?:base\\s+)?with\\s+(${A_COUNT})\\s+(?:turns|wraps)(?:\\s+of\\s+(?:the\\s+)?thread)?(?=\\s*(?:[,.;]|$))`,
+    "put $2 turns of thread round the base of the $1",
+  ),
+  said(
+    ["base of the"],
+    `(?<=^\\W*)thread\\s+(?:a?round)\\s+the\\s+base\\s+of\\s+the\\s+(post|wing),?\\s+(?:in\\s+)?(${A_COUNT})\\s+(?:turns|wraps)(?=\\s*(?:[,.;]|$))`,
+    "put $2 turns of thread round the base of the $1",
+  ),
+  said(
+    ["build a post"],
+    `${BEGINNING}build\\s+(?:up\\s+)?an?\\s+post\\s+with\\s+(${A_COUNT})\\s+(?:turns|wraps)(?:\\s+of\\s+(?:the\\s+)?thread)?(?:\\s+(?:a?round)\\s+(?:its|the)\\s+base)?(?=\\s*(?:[,.;]|$))`,
+    "put $1 turns of thread round the base of the post",
+  ),
   // Where it goes stands ahead of what it is of.
   said(
     ["over the", "through the"],

@@ -5,6 +5,11 @@ import { BEGINNING, said } from "./said";
 /** Beads, weight and eyes. */
 export const weights: readonly Rule[] = [
   said(
+    ["for the thorax"],
+    "(?<=^\\W*(?:weight|lead|ballast)\\b[^.;]*,\\s)for(?=\\s+the\\s+thorax\\s*(?:[,.;]|$))",
+    "under",
+  ),
+  said(
     ["bead"],
     `((?:(?!with\\b|slide\\b|add\\b|slip\\b|an?\\b|one\\b|the\\b)\\p{L}+\\s+){0,2}bead)\\s*,?\\s*(?:of\\s+)?\\(?(\\d(?:[.,]\\d)?|${NUMBER_WORD})\\s*(?:mm|millimet(?:re|er)s)(?:\\)|\\s+(?:across|wide|(?:in\\s+)?diameter|dia\\.?)\\)?|(?<=millimet(?:re|er)s))`,
     "$2 mm $1",
@@ -27,8 +32,8 @@ export const weights: readonly Rule[] = [
     "0.5 mm",
   ),
   said(
-    ["lead the hook", "load with", "load the hook"],
-    `${BEGINNING}(?:lead\\s+the\\s+hook|load(?:\\s+(?:it|the\\s+hook))?)\\s+with\\s+(${A_COUNT}\\s+(?:turns|wraps)\\s+of\\s+[\\d.,]+"?\\s*(?:mm\\s+)?)(?:lead\\s+)?wire(?!\\p{L})`,
+    ["lead the hook", "lead the shank", "load with", "load the hook"],
+    `${BEGINNING}(?:lead\\s+the\\s+(?:hook|shank)|load(?:\\s+(?:it|the\\s+hook))?)\\s+with\\s+(${A_COUNT}\\s+(?:turns|wraps)\\s+of\\s+[\\d.,]+"?\\s*(?:mm\\s+)?)(?:lead\\s+)?wire(?!\\p{L})`,
     "weight: $1lead wire",
   ),
   said(["ballast"], "(?<=^\\W*)ballast(?=\\s*[:=])", "weight"),
