@@ -185,8 +185,8 @@ export const amounts: readonly Rule[] = [
   ),
   said(
     ["stacked", "cleaned", "evened", "combed"],
-    `(?<=\\b${A_COUNT}\\s+)(stacked|cleaned|evened|combed)\\s+((?:\\p{L}+\\s+){0,2}(?:hairs|fib(?:re|er)s))(?=\\s*(?:[,.;]|$))`,
-    "$2, $1",
+    `(?<=\\b${A_COUNT}\\s+)(stacked|cleaned|evened|combed)\\s+((?:\\p{L}+\\s+){0,2}(?:hairs|fib(?:re|er)s))(?=\\s*(?:[,.;]|$|(?:as|for)\\s+(?:an?|the)\\s))`,
+    "$2, $1, ",
   ),
   said(["matched", "paired"], "(?<=\\b(?:from|of)\\s+)(?:well-?\\s?)?(?:matched|paired)(?=\\s+\\p{L})", ""),
   said(

@@ -3,6 +3,17 @@ import { said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  said(
+    ["quarter", "1/4"],
+    "(?<=^\\W*eyes\\s*[:=–-][^.;]*,\\s)(?:set\\s+|placed\\s+|fixed\\s+)?(?:(?:an?\\s+|one\\s+)?quarter|1\\/4)\\s+(?:back|of\\s+the\\s+shank\\s+behind\\s+the\\s+eye)(?=\\s*(?:[,.;]|$))",
+    "at 1/4 of the shank",
+  ),
+  said(
+    ["third", "1/3"],
+    "(?<=^\\W*eyes\\s*[:=–-][^.;]*,\\s)(?:set\\s+|placed\\s+|fixed\\s+)?(?:(?:an?\\s+|one\\s+)?third|1\\/3)\\s+(?:back|of\\s+the\\s+shank\\s+behind\\s+the\\s+eye)(?=\\s*(?:[,.;]|$))",
+    "at 1/3 of the shank",
+  ),
+  said(["forth and back"], "forth\\s+and\\s+back(?=\\s*(?:[,.;]|$))", "back and forth"),
   // A thorax is in front, however its share is said.
   said(
     ["third", "1/3", "half", "quarter"],

@@ -4,6 +4,89 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
+  // Eyes.
+  said(
+    ["chain eyes", "dumbbell eyes", "barbell eyes"],
+    `${BEGINNING}(?:add|lash\\s+on|put\\s+on|mount|lash|fit)\\s+((?:an?\\s+pair\\s+of\\s+|(?:${A_COUNT})\\s+pairs?\\s+of\\s+)?(?:\\p{L}+\\s+){0,2}(?:bead[-\\s]chain|dumbbell|barbell)\\s+eyes)(?=\\s*(?:[,.;]|$))`,
+    "tie in $1",
+  ),
+  said(["pair bead", "pair dumbbell"], "(?<=^\\W*eyes\\s*[:=–-]\\s*)(?:1|one)\\s+pair\\s+(?=(?:bead|dumbbell))", ""),
+  said(
+    ["on the top"],
+    "(?<=^\\W*eyes\\s*[:=–-][^.;]*,\\s)on\\s+the\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook))?(?=\\s*(?:[,.;]|$))",
+    "on top",
+  ),
+  said(
+    ["beneath", "below"],
+    "(?<=^\\W*eyes\\s*[:=–-][^.;]*,\\s)(?:below|beneath\\s+the\\s+(?:shank|hook))(?=\\s*(?:[,.;]|$))",
+    "underneath",
+  ),
+  said(
+    ["figure", "cross", "x-wrap"],
+    "(?<=^\\W*)(?:(?:criss-?cross|cross-wrap|x-wrap)|figure[-\\s](?:eights?|8|of[-\\s]eight)(?:\\s+(?:wraps|turns))?\\s+(?:over|a?round)|(?:secure|lash|bind|fix|hold)\\s+(?:the\\s+)?eyes\\s+(?:down\\s+)?with\\s+figure[-\\s](?:eights?|8|of[-\\s]eight)(?:\\s+(?:wraps|turns))?|wrap\\s+figure[-\\s]eights\\s+a?round)(?:\\s+the\\s+eyes)?(?=\\s*(?:[,.;]|$))",
+    "figure-eight the eyes",
+  ),
+  said(
+    ["glue on the"],
+    "(?<=^\\W*)(?=(?:thin|gel)\\s+glue\\s+on\\s+the\\s+(?:wraps|turns|thread)\\s*(?:[.;]|$))",
+    "a drop of ",
+  ),
+  said(
+    ["lock the", "seal the"],
+    "(?<=^\\W*)(?:lock|seal)\\s+the\\s+wraps\\s+with\\s+(a\\s+drop\\s+of\\s+[^,.;]+)(?=\\s*(?:[.;]|$))",
+    "$1 on the wraps",
+  ),
+  said(
+    ["topped by", "followed by", "over it"],
+    `(?<=^\\W*(?:then\\s+)?)(?:topped\\s+by|followed\\s+by)\\s+(?=(?:an?|the\\s+same)\\s+(?:clump|bunch|\\d))`,
+    "over it ",
+  ),
+  said(
+    ["over it"],
+    `${BEGINNING}add\\s+(an?\\s+(?:clump|bunch)\\s+of\\s+[^,.;]+?)\\s+over\\s+(?:it|that)(?=\\s*(?:[,.;]|$))`,
+    "over it $1",
+  ),
+  said(
+    ["tie down"],
+    `${BEGINNING}tie\\s+down(?=\\s+(?:(?!the\\b)\\p{L}+\\s+){1,6}(?:for|as)\\s+(?:an?|the)\\s+(?:${PART})(?!\\p{L}))`,
+    "tie in",
+  ),
+  said(
+    ["ribbing"],
+    "(?<=\\btie\\s+in\\s+)(?:your|the|our|some)\\s+ribbing(?:\\s+(?:wire|material|tinsel))?,\\s+((?:\\p{L}+\\s+){0,3}(?:wire|tinsel|thread))(?=\\s*(?:[.;]|$))",
+    "$1 for the rib",
+  ),
+  // What is made ready, and tied in, in one breath.
+  said(
+    ["stack", "measure", "clean", "even up", "even the"],
+    `${BEGINNING}(?:(?:take|cut|clean|comb|select|stack|measure|even\\s+up)(?:\\s+off)?(?:,?\\s+and\\s+|,\\s+)?){1,3}\\s*(${A_COUNT}\\s+(?:\\p{L}+\\s+){0,2}(?:hairs|fib(?:re|er)s))(?:\\s+in\\s+(?:a|the)\\s+stacker)?(?:,?\\s+(?:and\\s+)?(?:clean(?:\\s+(?:them|out\\s+the\\s+underfur))?|stack(?:\\s+them)?|comb\\s+them))*,?\\s+(?:and\\s+)?tie\\s+(?:them\\s+)?in\\s+(?=(?:as|for)\\s+(?:an?|the)\\s)(?<=\\b(?:stack|even)\\b.*)`,
+    "tie in $1, stacked, ",
+  ),
+  said(
+    ["measure"],
+    `${BEGINNING}(?:(?:stack|clean)\\s+and\\s+)?(?:measure|stack)\\s+(${A_COUNT}\\s+(?:\\p{L}+\\s+){0,2}(?:hairs|fib(?:re|er)s)),?\\s+(?:and\\s+)?(?:measure\\s+(?:them\\s+)?)?(?:to|against)\\s+(one\\s+shank|the\\s+shank),?\\s+and\\s+tie\\s+(?:them\\s+)?in\\s+((?:as|for)\\s+(?:an?|the)\\s+(?:${PART}))(?=\\s*(?:[,.;]|$))`,
+    "tie in $1 $3, as long as the shank",
+  ),
+  said(
+    ["pull ", "strip ", "take ", "cut ", "pluck "],
+    `${BEGINNING}(?:pull|strip|take|cut|pluck)\\s+(${A_COUNT}\\s+(?:\\p{L}+\\s+){0,3}(?:hairs|fib(?:re|er)s))\\s+(?:from|off)\\s+the\\s+(?:cape|skin|neck|saddle|hide|patch|tail|feather)\\s+and\\s+tie\\s+(?:them\\s+)?in\\s+(?=(?:as|for)\\s)`,
+    "tie in $1 ",
+  ),
+  said(
+    ["tie in and wind", "tie in and wrap"],
+    `${BEGINNING}tie\\s+in\\s+and\\s+(?=(?:wind|wrap)\\s+(?:an?|${A_COUNT})\\s)`,
+    "",
+  ),
+  said(
+    ["hackle the fly"],
+    `(?<=\\b(?:hackle|feather|saddle)\\s+and\\s+)hackle\\s+the\\s+fly\\s+with\\s+(${A_COUNT})\\s+(?:turns|wraps)(?=\\s*(?:[,.;]|$))`,
+    "wind $1 turns",
+  ),
+  said(
+    ["bring up the"],
+    "(?<=^\\W*(?:then\\s+|now\\s+|and\\s+)?)bring\\s+up\\s+the\\s+(wire|tinsel|rib|hackle|floss)(?!\\p{L})",
+    "bring the $1 forward",
+  ),
   // A cover of thread over what weighs the fly.
   said(
     ["lead", "weight"],
