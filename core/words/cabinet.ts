@@ -59,12 +59,19 @@ interface Indexed {
   words: string[];
 }
 
+/** What a material is called, in small letters; `isOwn` where the cabinet calls it just so. */
+interface Called {
+  name: string;
+  material: Material;
+  isOwn: boolean;
+}
+
 /**
  * The cabinet as the reader looks it up: by name at a place, and by the words of a description. Made once for a
  * cabinet.
  */
 export class CabinetIndex {
-  private readonly byFirstWord = new Map<string, { name: string; material: Material }[]>();
+  private readonly byFirstWord = new Map<string, Called[]>();
   private readonly all: Indexed[];
 
   constructor(materials: Iterable<Material>) {
@@ -72,23 +79,24 @@ export class CabinetIndex {
     this.all = list.map((material) => ({ material, words: wordsOf(material) }));
     for (const material of list) {
       if (material.form === "hook") continue;
-      for (const name of [material.name.toLowerCase(), material.code.toLowerCase()]) {
+      const own = [material.name.toLowerCase(), material.code.toLowerCase()];
+      for (const name of [...own, ...waysToSay(material.name.toLowerCase())]) {
         const first = /^[\p{L}\p{N}]+/u.exec(name)?.[0] ?? "";
         const list = this.byFirstWord.get(first) ?? [];
-        list.push({ name, material });
+        list.push({ name, material, isOwn: own.includes(name) });
         this.byFirstWord.set(first, list);
       }
     }
     for (const list of this.byFirstWord.values()) list.sort((a, b) => b.name.length - a.name.length);
   }
 
-  /** The longest name of the cabinet, or code, that stands at a place. */
-  nameAt(text: string, at: number): { material: Material; end: number } | undefined {
+  /** The longest name of the cabinet, or code, that stands at a place; its words may stand in another order. */
+  nameAt(text: string, at: number): { material: Material; end: number; isOwn: boolean } | undefined {
     const first = /^[\p{L}\p{N}]+/u.exec(text.slice(at, at + 40))?.[0];
     const found = (first === undefined ? undefined : this.byFirstWord.get(first))?.find(
       ({ name }) => text.startsWith(name, at) && !/[\p{L}\p{N}]/u.test(text[at + name.length] ?? " "),
     );
-    return found && { material: found.material, end: at + found.name.length };
+    return found && { material: found.material, end: at + found.name.length, isOwn: found.isOwn };
   }
 
   /**
@@ -127,6 +135,21 @@ export class CabinetIndex {
       .slice(0, most)
       .map((i) => i.material);
   }
+}
+
+/** “Seal-like synthetic, claret” is “claret seal-like synthetic” and “seal-like synthetic (claret)” as well. */
+function waysToSay(name: string): string[] {
+  const [noun = name, ...more] = name.split(/,\s*/);
+  if (more.length === 0 || more.length > 2) return [];
+  const [first = "", last = ""] = more;
+  const both = last === "" ? [] : [`${last} ${noun}, ${first}`, `${first} ${noun}, ${last}`];
+  return [
+    [...more, noun].join(" "),
+    [...[...more].reverse(), noun].join(" "),
+    [noun, ...more].join(" "),
+    `${noun} (${more.join(", ")})`,
+    ...both,
+  ];
 }
 
 const indexes = new WeakMap<readonly Material[], CabinetIndex>();

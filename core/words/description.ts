@@ -42,7 +42,9 @@ const nounRead: Reader<NounForm> = memo((text, at) => {
   let best: { value: NounForm; end: number } | undefined;
   for (const { reads, means } of nounsAt(text, at)) {
     const found = reads(text, at);
-    if (found && (!best || found.end > best.end)) best = { value: means, end: found.end };
+    // “Seal-like” is no seal.
+    if (found && !text.startsWith("-like", found.end) && (!best || found.end > best.end))
+      best = { value: means, end: found.end };
   }
   return best;
 });
@@ -117,8 +119,11 @@ export function descriptionAt(
   atHead = false,
   implied?: MaterialForm,
 ): Description | undefined {
+  const phraseAt = atHead ? phraseAtHead : phraseWithin;
   const named = index.nameAt(text, at);
-  if (named) return { at, end: named.end, text: text.slice(at, named.end), exact: named.material };
+  // “Black marabou” is in the cabinet; “black marabou blood feather” says more, and is read as it stands.
+  if (named && (named.isOwn || (phraseAt(text, at)?.end ?? 0) <= named.end))
+    return { at, end: named.end, text: text.slice(at, named.end), exact: named.material };
   // “two turns of the dubbed silk”: what is on it is told elsewhere.
   if (dubbedSilk(text, at)) return undefined;
   const strip = stripOf(text, at, index);
@@ -130,7 +135,7 @@ export function descriptionAt(
     mixedWithColour(text, at, index) ??
     strandsOf(text, at);
   if (shares) return shares;
-  const phrase = (atHead ? phraseAtHead : phraseWithin)(text, at)?.value;
+  const phrase = phraseAt(text, at)?.value;
   if (phrase) return blended(text, phrase, index);
   return implied ? impliedPhrase(text, at, implied) : undefined;
 }

@@ -4,6 +4,17 @@ import { BEGINNING, said } from "./said";
 
 /** How many, and of what pieces. */
 export const amounts: readonly Rule[] = [
+  said(
+    ["whole", "entire", "complete", "full "],
+    "(?<=\\b(?:an?|one)\\s+)(?:whole|entire|complete|full)\\s+(?=(?:\\p{L}+\\s+){0,2}(?:marabou|plume|hackle|feather)(?!\\p{L}))",
+    "",
+  ),
+  // “4 turns (size 18: 3)”
+  said(
+    ["(size", "(on ", "(#"],
+    "(?<=\\b\\d{1,2}\\s+(?:turns|wraps|fib(?:re|er)s|hairs|strands))\\s+\\((?:on\\s+)?(?:size\\s+|#)(\\d{1,2}):\\s*(\\d{1,2})\\)",
+    ", $2 on size $1, ",
+  ),
   // A number that is taken back.
   said(
     ["no", "sorry", "mean", "make that", "rather", "correction", "scratch", "wait"],

@@ -19,6 +19,11 @@ export const covers: readonly Rule[] = [
     "$1 the $2 over",
   ),
   said(
+    ["the back"],
+    `${BEGINNING}(pull|fold|bring|draw|flip|lay|stretch)\\s+the\\s+back(?=\\s+(?:over|forwards?)(?!\\p{L}))`,
+    "$1 the shellback",
+  ),
+  said(
     ["take the"],
     `${BEGINNING}take(?=\\s+the\\s+(?:wing\\s?case|shell\\s?back)\\s+(?:over|forward)(?!\\p{L}))`,
     "pull",

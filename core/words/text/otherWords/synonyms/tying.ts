@@ -4,6 +4,30 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
+  // What a body lies over is no place of it.
+  said(
+    ["over the lead", "over the weight"],
+    "(?<=^\\W*(?:body|abdomen|underbody)\\s*[:=–-][^.;]*\\p{L})\\s+over\\s+the\\s+(?:lead|weight)(?:\\s+wire)?(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
+  said(
+    ["keeps it safe", "keep it safe", "keeps it in place"],
+    ",?\\s+(?:that\\s+|which\\s+)?keeps?\\s+(?:it|them)\\s+(?:safe|in\\s+place)(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
+  said(
+    ["in front of"],
+    `(?<=^\\W*(?:then\\s+|and\\s+)?)in\\s+front\\s+of\\s+(that|this|it)\\s+(${A_COUNT})\\s+(?:more\\s+)?turns\\s+of\\s+(the\\s+same\\s+\\p{L}+)(?=\\s*(?:[,.;]|$))`,
+    "$2 turns of $3 in front of $1",
+  ),
+  said(["more turns"], `(?<=^\\W*(?:then\\s+|and\\s+)?(?:${A_COUNT})\\s+)more\\s+(?=turns\\s+of\\s+(?:the|it)\\b)`, ""),
+  said(["done:"], "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?)done\\s*:\\s*(?=whip)", ""),
+  said(["what stands up"], "(?<=\\b(?:clip|trim|cut)\\s+)what(?:ever)?\\s+stands\\s+up(?=\\s*(?:[,.;]|$))", "the top"),
+  said(
+    ["'s middle", "'s end", "'s tip"],
+    "(?<=\\b(?:reaching|to)\\s+)the\\s+(tail|wing|body)'s\\s+(middle|end|tip)(?!\\p{L})",
+    "the $2 of the $1",
+  ),
   // Eyes.
   said(
     ["chain eyes", "dumbbell eyes", "barbell eyes"],
