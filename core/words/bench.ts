@@ -63,6 +63,7 @@ export const isNounAlone =
 /** “the tying silk itself” is what is on the hook. */
 const isThreadAlone =
   /^(?:the\s+)?(?:(?:tying|working|same|own|flat|flattened|waxed|small|neat|slim)\s+)*(?:(?:silk\s+)?thread|silk)(?:,?\s+(?:and\s+)?(?:small|neat|tidy|slim|tiny|short|large|big|smooth|tapered|compact))*$/;
+const howUsed = /^\s*dubbed\s+(?=[a-z])/i;
 const isFurAlone = /^(?:(?:the|same|this|that)\s+)*(?:fur|dubbing|wool|blend|mix)$/;
 /** So many others are offered beside what was taken. */
 const MOST_OTHERS = 6;
@@ -197,6 +198,9 @@ export class Bench {
       const { isReference: _reference, ...plain } = d;
       return this.resolve({ ...plain, text: `${d.text.trim()} ${stuffOf(same.name)}`, means: { form: "hair" } });
     }
+    // “Dubbed olive fur”: how it is used is no part of its name.
+    const used = howUsed.exec(d.text)?.[0];
+    if (used !== undefined) return this.resolve(this.calledSo(d, d.text.slice(used.length)));
     const ownThread = this.threadCalled(d);
     if (ownThread) return { material: ownThread, others: [], isNew: false };
     const listed = this.namedAs(d);
@@ -213,10 +217,17 @@ export class Bench {
     }
     const own = this.ownMeant(d.text, form);
     if (own) return { material: own, others: [], isNew: false };
-    const used = new Set(this.components.flatMap((c) => c.material.map((m) => m.value)));
-    const [first, ...others] = this.index.find(d.text, used, form);
+    const here = new Set(this.components.flatMap((c) => c.material.map((m) => m.value)));
+    const [first, ...others] = this.index.find(d.text, here, form);
     if (first) return { material: first, others: others.slice(0, MOST_OTHERS), isNew: false };
     return this.asNew(d);
+  }
+
+  /** A description in other words, which may be a name of the cabinet. */
+  private calledSo({ exact: _exact, ...d }: Description, words: string): Description {
+    const text = words.trim();
+    const named = this.index.nameAt(text.toLowerCase(), 0);
+    return { ...d, text, ...(named?.end === text.length && { exact: named.material }) };
   }
 
   /** The thread on the hook, where it is called so or by nothing but its colour. */
@@ -284,13 +295,11 @@ export class Bench {
   /** A material that neither the fly nor the cabinet has: one that was described before, or a new one. */
   private asNew(d: Description): ReturnType<Bench["resolve"]> {
     const form = d.means?.form;
-    // “Dubbed olive fur”: how it is used is no part of its name.
-    const words = d.text.replace(/^\s*dubbed\s+(?=[a-z])/i, "");
-    const mine = this.newMaterials.find((m) => m.form === form && sameWords(m.name, words, form));
+    const mine = this.newMaterials.find((m) => m.form === form && sameWords(m.name, d.text, form));
     if (mine) return { material: mine, others: [], isNew: false };
     if (!d.means || form === "hook") return { others: [], isNew: false };
     const material = described(
-      words,
+      d.text,
       d.means,
       (code) => this.materials.has(code) || this.newMaterials.some((m) => m.code === code),
     );
