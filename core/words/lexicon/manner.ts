@@ -2,6 +2,7 @@ import { anyOf } from "../parse";
 
 /** Words that say in which manner; they are kept with the line as they stand, and change no quantity. */
 export const MANNER = anyOf(
+  "one\\s+(?:turn\\s+)?(?:between|behind|per|for)\\s+(?:each|every)\\s+(?:pair\\s+of\\s+)?(?:legs?|segments?)(?=\\s*(?:[,.;]|$))",
   "or\\s+(?:an?\\s+|its\\s+)?(?:good\\s+)?(?:substitute|sub\\.?)(?=\\s*(?:[,.;)]|$))",
   "(?:and\\s+|set\\s+)*(?:a\\s+(?:little|bit)|slightly|well|just)\\s+apart(?=\\s*(?:[,.;]|$))",
   "(?:with\\s+no|without)\\s+(?:any\\s+|the\\s+)?(?:trapping\\s+|crushing\\s+|catching\\s+|trapped\\s+)?(?:any\\s+)?(?:fib(?:re|er)s|barbs|underfur|fluff|fuzz|slack)(?=\\s*(?:[,.;]|$))",
