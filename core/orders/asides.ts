@@ -24,7 +24,7 @@ const GREETING_BEFORE = new RegExp(
     .map((w) => `[${w.charAt(0).toUpperCase()}${w.charAt(0)}]${w.slice(1)}`)
     .join(
       "|",
-    )})(?:\\s+(?:Damen\\s+und\\s+|Frau\\s+|Herr\\s+|M(?:rs?|s)\\.?\\s+)?(?:\\p{Lu}[\\p{L}'-]*|team|all|everyone|everybody|there|folks|both|again|zusammen)){0,3}\\s*[,.!–-]\\s*(?=\\S)`,
+    )})(?:\\s+(?:Damen\\s+und\\s+|Frau\\s+|Herr\\s+|M(?:rs?|s)\\.?\\s+)?(?:\\p{Lu}[\\p{L}'-]*|team|tiers|all|everyone|everybody|there|folks|both|again|zusammen)){0,3}\\s*[,.!–-]\\s*(?=\\S)`,
   "u",
 );
 const OF_AN_ORDER = /(?<!\p{L})(?:für|for|on behalf of|im auftrag|bestell\p{L}*)(?!\p{L})/iu;

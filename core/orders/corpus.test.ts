@@ -30,6 +30,7 @@ const files: [string, Catalogue][] = [
   ["mail.txt", catalogue],
   ["pier.txt", catalogue],
   ["towpath.txt", catalogue],
+  ["lamppost.txt", catalogue],
   ["boathouse.txt", anotherCatalogue],
   ["chandlery.txt", anotherCatalogue],
   ["storehouse.txt", anotherCatalogue],

@@ -192,6 +192,10 @@ const ways: Way[] = [
     read: (g, t) => dayOf(Number(g[1]), Number(g[2]), undefined, t),
   },
   {
+    source: String.raw`(?<=(?:by|due|before|until|bis|vor)\s+(?:the\s+|zum\s+)?)(\d{1,2})\/(\d{1,2})(?![\d/])`,
+    read: (g, t) => slashed(g[1] ?? "", g[2] ?? "", undefined, t),
+  },
+  {
     source: String.raw`(\d{1,2})\/(\d{1,2})\/(\d{4})`,
     read: (g, t) => slashed(g[1] ?? "", g[2] ?? "", g[3], t),
   },

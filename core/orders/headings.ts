@@ -72,6 +72,7 @@ export function giveBack(lines: readonly ReadLine[], text: string, { patterns }:
   givePattern(others, last, patterns);
   giveSize(others, last, text, patterns);
   giveBoth(others, last, text);
+  giveForm(others, last, text);
   const colour = last.understood.find((u) => u.field === "variant");
   if (!colour || !/,\s*(?:all\s+|alle\s+)?(?:in\s+)?$/iu.test(text.slice(0, colour.at[0]))) return;
   const isLacking = (l: ReadLine): boolean =>
@@ -103,6 +104,43 @@ function giveBoth(others: readonly ReadLine[], last: ReadLine, text: string): vo
   last.doubts = last.doubts.filter(
     (d) => !(d.code === "NOT_UNDERSTOOD" && /^(?:both|beide)$/iu.test(text.slice(...d.at).trim())),
   );
+}
+
+const ALL_AHEAD =
+  /(?:^|[\s,;(.–-])(?:all|alle|everything)(?:\s+(?:of\s+)?(?:them|these))?\s+(?:in\s+)?(?:\p{L}+\s+)?$|\)\s*,?\s*$/iu;
+const ALL_BEHIND = /^\s*,?\s*(?:all|alle|throughout)(?:\s+of\s+(?:them|these))?\s*(?:[).!;]|\n|$)/iu;
+/** “3 dz olive, 2 dz grey, all unweighted”, “(3 olive, 2 grey), unweighted”: of each of them that says no other. */
+function giveForm(others: readonly ReadLine[], last: ReadLine, text: string): void {
+  const form = last.understood.find((u) => u.field === "form");
+  if (!form || !(ALL_AHEAD.test(text.slice(0, form.at[0])) || ALL_BEHIND.test(text.slice(form.at[1])))) return;
+  for (const l of others)
+    if (l.pattern === last.pattern && !l.understood.some((u) => u.field === "form")) l.form = last.form;
+}
+
+const ALL_OF_ONE = /,\s*(?:all|alle)(?:\s+(?:of\s+)?(?:them|these))?\s+$/iu;
+/**
+ * “3 dz 12 olive” in one row, “2 dz 14 grey, all unweighted” in the next: of that row, or of both, is asked.
+ *
+ * @param before the lines of the rows above
+ */
+export function askFormOfAll(before: readonly ReadLine[], lines: readonly ReadLine[], text: string): void {
+  const [line, another] = lines;
+  const form = line?.understood.find((u) => u.field === "form");
+  const lead = form && ALL_OF_ONE.exec(text.slice(line?.at[0], form.at[0]))?.[0];
+  const isOpen = (l: ReadLine): boolean =>
+    l.pattern === line?.pattern && l.form !== line?.form && !l.understood.some((u) => u.field === "form");
+  if (!line || another || !form || lead === undefined || !before.some(isOpen)) return;
+  const words = text.slice(...form.at);
+  line.doubts.push({
+    field: "form",
+    code: "WISH_OF_ALL",
+    details: { words },
+    at: [form.at[0] - lead.length, form.at[1]],
+    candidates: [
+      { label: "of this line", text: ` ${words}` },
+      { label: "of all of them", text: `\nall ${words}` },
+    ],
+  });
 }
 
 /** “(2 red, 1 olive, 1 black), all 20s”: the size behind the list is that of each. */

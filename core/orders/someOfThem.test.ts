@@ -30,3 +30,28 @@ describe("a wish is of those lines that it is said of", () => {
     expect([line?.size, line?.doubts.map((d) => d.code)]).toEqual(["2/0", ["NOT_UNDERSTOOD"]]);
   });
 });
+
+describe("so many of them, without a unit", () => {
+  const linesOf = (text: string) => {
+    const order = readOrder(`Otter Creek, by 8 May: ${text}`, anotherCatalogue);
+    return isWhole(order)
+      ? order.lines.map((l) => [l.flies, l.form])
+      : order.doubts.concat(order.lines.flatMap((l) => l.doubts)).map((d) => d.code);
+  };
+
+  test.each([
+    "2 dz Harbour Nymph olive 14, 6 of them unweighted",
+    "2 dz Harbour Nymph olive 14, six of these unweighted",
+    "2 dz Harbour Nymph olive 14, 6 of those unweighted",
+  ])("%s: more than there are dozens of, so they are flies", (text) =>
+    expect(linesOf(text)).toEqual([
+      [18, "weighted"],
+      [6, "unweighted"],
+    ]),
+  );
+
+  test.each([
+    "4 dz Harbour Nymph olive 14, 2 of them unweighted",
+    "4 dz Harbour Nymph olive 14, 2 of those unweighted",
+  ])("%s: two flies, or two dozen?", (text) => expect(linesOf(text)).toEqual(["NOT_UNDERSTOOD"]));
+});

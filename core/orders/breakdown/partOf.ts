@@ -1,3 +1,4 @@
+import { numberOf } from "../numbers";
 import { findWish } from "../wishes";
 import { fliesOfNouns, wordsOfFlies } from "../flyWords";
 import type { Quantity } from "../quantity";
@@ -66,13 +67,12 @@ export function partOf(counted: Counted): Breakdown | undefined {
 
 /** The same, where the part is the quantity with this number. */
 function partAt({ text, start, quantities, catalogue }: Counted, i: number): Breakdown | undefined {
-  const [total, part] = quantities.slice(i - 1);
-  if (part === undefined || total?.flies === undefined || part.flies === undefined || part.flies >= total.flies)
-    return undefined;
-  // “2 of them” may be two flies: it is asked.
-  if (!/\p{L}/u.test(text.slice(part.at[0] - start, part.at[1] - start))) return undefined;
-  const after = text.slice(part.at[1] - start, (quantities[i + 1]?.at[0] ?? start + text.length) - start);
+  const [total, counted] = quantities.slice(i - 1);
+  if (counted === undefined || total?.flies === undefined) return undefined;
+  const after = text.slice(counted.at[1] - start, (quantities[i + 1]?.at[0] ?? start + text.length) - start);
   const behind = OF_THEM.exec(after);
+  const part = inFlies(counted, text.slice(counted.at[0] - start, counted.at[1] - start), total.flies, behind !== null);
+  if (part?.flies === undefined || part.flies >= total.flies) return undefined;
   const before = text.slice(0, part.at[0] - start);
   // “3 dz Dusk Sedge 14 (one dozen barbless)”: in brackets alone, with nothing but a wish.
   const inside = /^([^()]*)\)/u.exec(after)?.[1] ?? "";
@@ -96,6 +96,17 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
   // Of what comes to the whole nothing is left that the whole would count.
   return { ...toldApart(parts, words), ...(left === 0 && { whole: total.at }) };
 }
+
+/**
+ * A part as so many flies. “2 of them” may be two flies or two dozens, and is asked; “two dozen, 6 of them” are six
+ * flies.
+ */
+function inFlies(part: Quantity, words: string, total: number, isOfThem: boolean): Quantity | undefined {
+  const count = numberOf(words);
+  if (count !== undefined && isOfThem && count > total / DOZEN) return { ...part, flies: count };
+  return /\p{L}/u.test(words) ? part : undefined;
+}
+const DOZEN = 12;
 
 const IN_BRACKETS = /\(\s*(?:only\s+|just\s+|nur\s+)?$/iu;
 

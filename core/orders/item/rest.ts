@@ -11,6 +11,9 @@ import { keptAsWish } from "../wishes";
 const PART_OF =
   /(?<!\p{L})(?:of\s+(?:them|which|it)|of\s+(?:these|those)(?!\s*\uE000)|thereof|davon|darunter|including|incl\.?|inkl\.?|inklusive)(?!\p{L})/iu;
 
+/** “6 of those”: some of them, or as many more? */
+const SOME_OF_THOSE = /(?<![\p{L}\d])(?:\d{1,3}|two|three|four|five|six|eight|ten)\s+(of\s+(?:these|those))(?!\p{L})/iu;
+
 const OF_THE_SIZE =
   /(?<!\p{L})(?:of|from)\s+the\s+(?:sizes?\s+)?#?\d{1,2}(?:\/0)?'?s?(?![\p{L}\d])|(?<!\p{L})von\s+den\s+\d{1,2}(?:er)?n?(?![\p{L}\d])/iu;
 
@@ -20,13 +23,26 @@ const CORRECTED =
 
 /** Every word that is left is asked about: a plausible name for it, or kept as a wish in these words. */
 export function askRest(s: ItemState, stretch: Stretch, { line, pattern }: Draft): void {
-  const part = stretch.take(PART_OF) ?? stretch.take(CORRECTED) ?? partOfSize(s, line);
+  const part = stretch.take(PART_OF) ?? stretch.take(CORRECTED) ?? someOfThose(s, stretch, line) ?? partOfSize(s, line);
   if (part) ask(line, "rest", part.at, { code: "NOT_UNDERSTOOD", details: { words: part.words } }, []);
   for (const run of runsOf(
     stretch,
     stretch.words().filter((w) => isOpen(w)),
   ))
     askRun(s, run, line, pattern);
+}
+
+function someOfThose(
+  s: ItemState,
+  stretch: Stretch,
+  line: ReadLine,
+): { at: [number, number]; words: string } | undefined {
+  const said = SOME_OF_THOSE.exec(line.text);
+  if (!said?.[1] || !s.soFar.some((l) => l.pattern === line.pattern)) return undefined;
+  const from = line.at[0] + said.index + said[0].length - said[1].length;
+  const at: [number, number] = [from, from + said[1].length];
+  const isTaken = stretch.left.slice(at[0] - stretch.start, at[1] - stretch.start).trim() !== said[1];
+  return isTaken ? undefined : { at, words: said[1] };
 }
 
 /** “1 dz of the 10s barbless”, behind 10s that are ordered: some of those, or as many more? */

@@ -6,7 +6,7 @@ import { Stretch } from "../stretch";
 import { commaParts } from "../pieces";
 import { quantitiesIn, asManyIn, type Quantity, dozensText } from "../quantity";
 import { parted, inParts } from "./parts";
-import { giveBack, giveAhead } from "../headings";
+import { askFormOfAll, giveBack, giveAhead } from "../headings";
 import { wishedOfAll, wishedOfEach, wishedOfSome } from "./wishes";
 import { apart } from "./apart";
 import { isOneItem, readLoose } from "./loose";
@@ -91,6 +91,7 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
       ofEach > 0
         ? [...giveAhead(told.slice(0, ofEach), o.catalogue, true), ...told.slice(ofEach)]
         : giveAhead(told, o.catalogue, false);
+    askFormOfAll(o.order.lines.slice(0, from), made, o.text);
     o.order.lines.splice(from, told.length, ...made);
     if (ofBoth) wishOfThese(o, made, ofBoth);
     if (parts[0]?.[1].isPart) wishedOfAll(made, o.text);

@@ -181,12 +181,14 @@ function takeFormOfAll(o: OrderReading, stretch: Stretch): boolean {
 
 /**
  * “… a dozen Bailiffs in 12. Claret.”, “… olive, 14. Weighted.”: a colour or a weight that stands alone is that of the
- * flies of its line of the text, where none of them says one and each comes in it.
+ * flies of its line of the text, where none of them says one and each comes in it; “All in olive.” is that of all.
  */
 function takeKindOfThese(o: OrderReading, stretch: Stretch, before: number): boolean {
-  const words = stretch.words();
+  // “All in olive”: of every line so far.
+  const isOfAll = /^(?:all|everything|alle[s]?)$/iu.test(stretch.words()[0]?.text ?? "");
+  const words = stretch.words().filter((w) => !isOfAll || !COURTEOUS.test(w.text));
   const said = fold(words.map((w) => plainColour(w.text)).join(" "));
-  const lines = o.order.lines.slice(before);
+  const lines = o.order.lines.slice(isOfAll ? 0 : before);
   const at = rangeOf(words);
   const take = (field: "variant" | "form", named: ReadLine["form"][]): boolean => {
     const isSaid = lines.some((l) => l.understood.some((u) => u.field === field));
