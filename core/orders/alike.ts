@@ -7,12 +7,25 @@ const again = new RegExp(
   `${BEGINS}(?:(?:and|und)\\s+)?(?:(?:the\\s+)?same\\s+(?:pattern|fly|one|thing)|as\\s+above(?:,?\\s+but)?|likewise|once\\s+(?:more|again)|again|repeat|genauso|ebenso|ditto|do\\.|dto\\.|["”“„]|the\\s+same)\\s*,?${SIZE_ALONE}`,
   "gimu",
 );
+const SOME = String.raw`(?:\d{1,3}|two|three|four|five|six|eight|ten|zwei|drei|vier|sechs)`;
+/** “But make 6 of those unweighted”: 6 of those, unweighted. */
+const makeSome = new RegExp(
+  String.raw`(?<!\p{L})(?:but\s+|and\s+)?(?:make|tie|have|do)\s+(?=${SOME}\s+of\s+(?:them|these|those)(?!\p{L}))`,
+  "giu",
+);
+/** “2 of those dozens”: 2 dz of those. */
+const dozensOfThose = new RegExp(String.raw`(?<!\p{L})(${SOME})\s+of\s+(these|those)\s+dozens?(?!\p{L})`, "giu");
+const soManyOf = (text: string): string =>
+  text
+    .replace(makeSome, (words) => ",".padEnd(words.length))
+    .replace(dozensOfThose, (words, n: string, those: string) => `${n} dz of ${those}`.padEnd(words.length));
+
 /**
  * What is said in several ways, as one of them: “as above but 14”, “once more in 14” and “" 14” are “same … 14”.
  * @returns as long as it was, so that every place stays where it is
  */
 export const saidAlike = (text: string): string =>
-  daysInOne(text).replace(again, (words, at: number, whole: string) => {
+  soManyOf(daysInOne(text)).replace(again, (words, at: number, whole: string) => {
     // “Same in 14”, but “ditto 14”.
     const isIn = /^,?\s+(?:but\s+)?in\s/iu.test(whole.slice(at + words.length));
     const short = ["ditto", "dto"].find((w) => w.length <= words.length);

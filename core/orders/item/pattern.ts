@@ -28,7 +28,8 @@ const HOW_SHARED = /^(?:each|apiece|shared|evenly|equally|split|je|jeweils)$/iu;
 export function takePattern(s: ItemState, stretch: Stretch, draft: Draft): void {
   const words = stretch.words().filter((w) => isName(w) && !FILLER.test(w.text));
   const nearly = findName(words, s.catalogue.patterns, (p) => p.name, 0.62);
-  const found = nearly && isSure(nearly) ? nearly : (shortName(s, words) ?? turnedName(s, words) ?? nearly);
+  const whole = nearly && isSure(nearly) ? withoutColour(s, words, nearly) : undefined;
+  const found = whole ?? shortName(s, words) ?? turnedName(s, words) ?? nearly;
   if (found && isSure(found)) {
     const at = rangeOf(words.slice(found.from, found.to));
     takeWords(stretch, words.slice(found.from, found.to));
@@ -49,6 +50,20 @@ export function takePattern(s: ItemState, stretch: Stretch, draft: Draft): void 
     s.lastPattern = draft.pattern.id;
   } else if (words.length > 0) askPattern(s, stretch, words, draft.line);
   else ask(draft.line, "pattern", [stretch.end, stretch.end], { code: "WHICH_PATTERN", details: {} }, []);
+}
+
+/** “Wisp 16 slate”, of a Slate Wisp that comes in slate and amber: the word behind its noun is the colour. */
+function withoutColour(s: ItemState, words: Span[], found: NameFound<Pattern>): NameFound<Pattern> {
+  const run = words.slice(found.from, found.to);
+  const said = fold(
+    plain(run)
+      .map((w) => w.text)
+      .join(" "),
+  );
+  const last = said.split(" ").at(-1);
+  const isTurned = said !== fold(found.item.name) && found.item.variants.some((v) => fold(v.name) === last);
+  const short = isTurned ? findShort(run.slice(0, -1), s.catalogue.patterns, (p) => p.name, isNoun) : undefined;
+  return short?.item === found.item ? { ...found, to: found.to - 1 } : found;
 }
 
 /**
