@@ -1,4 +1,5 @@
 import type { OrderReading } from "./reading";
+import type { Doubt } from "../types";
 import type { Span } from "../spans";
 import { nearest } from "../nearest";
 import { wordsOfFlies } from "../flyWords";
@@ -15,6 +16,10 @@ function isSignature(o: OrderReading, chunk: Span): boolean {
     (a) => a.why === "closing" && a.at[1] <= chunk.start && !/[\p{L}\d]/u.test(o.text.slice(a.at[1], chunk.start)),
   );
 }
+
+/** “15/3” alone could be two sizes: the day is offered. */
+const dayMeant = (text: string): Doubt["candidates"] =>
+  /^\d{1,2}\/\d{1,2}\.?$/.test(text.trim()) ? [{ label: `by ${text.trim()}`, text: `by ${text.trim()}` }] : [];
 
 export function askUnknown(o: OrderReading, chunk: Span): void {
   const at: [number, number] = [chunk.start, chunk.end];
@@ -37,7 +42,7 @@ export function askUnknown(o: OrderReading, chunk: Span): void {
   const looksLikeDay = /\d/.test(chunk.text) && o.order.lines.length > 0 && chunk.text.length < 24 && !namesColour;
   o.order.doubts.push(
     looksLikeDay
-      ? { field: "due", code: "NOT_A_DAY", details, at, candidates: [] }
+      ? { field: "due", code: "NOT_A_DAY", details, at, candidates: dayMeant(chunk.text) }
       : { field: "rest", code: "NOT_UNDERSTOOD", details, at, candidates: keptAsWish(chunk.text) },
   );
 }
