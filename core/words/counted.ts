@@ -24,6 +24,10 @@ export function countedAt(told: Told, text: string, at: number, context: ScanCon
   const between = beforeNoun(text, place);
   if (between) place = between.end;
   if (/\s/.test(text[place] ?? "")) place++;
+  // “a stiff brown hackle”, where the cabinet has a stiff one: that is what it is called.
+  const stiff = /\bstiff\s+$/.exec(text.slice(n.end, place));
+  if (stiff && isInCabinet(descriptionAt(text, n.end + stiff.index, context.index), context))
+    place = n.end + stiff.index;
   // “one of fine silver wire”: so fine is the wire, which is no matter of how many.
   const gauge = /\b(?:extra\s+)?fine\s+$/.exec(text.slice(n.end, place));
   if (gauge && isSpun(descriptionAt(text, n.end + gauge.index, context.index))) place = n.end + gauge.index;
@@ -60,6 +64,8 @@ export function countedAt(told: Told, text: string, at: number, context: ScanCon
   told.understood.push({ at, end });
   return { told, end };
 }
+const isInCabinet = (d: Description | undefined, { index }: ScanContext): boolean =>
+  d !== undefined && (d.exact !== undefined || index.find(d.text, new Set(), formSaid(d)).length > 0);
 const isSpun = (d: Description | undefined): boolean => {
   const form = formSaid(d);
   return form === "wire" || form === "tinsel" || form === "weight wire" || form === "floss";

@@ -5,6 +5,17 @@ import { BEGINNING, said } from "./said";
 /** How many, and of what pieces. */
 export const amounts: readonly Rule[] = [
   said(
+    ["feather fib"],
+    `(?<=\\b(?:${A_COUNT})\\s+(?:\\p{L}+\\s+)?(?:pheasant|turkey|goose|mallard|teal|peacock)\\s+(?:tail|wing|flank|breast))\\s+feather(?=\\s+fib(?:re|er)s)`,
+    "",
+  ),
+  // “…; size 10 six turns, 12 five turns, 14 four turns”
+  said(
+    ["size "],
+    `[,;]\\s+sizes?\\s+(\\d{1,2})\\s+(${A_COUNT})\\s+(turns|wraps|fib(?:re|er)s),\\s+(?:size\\s+)?(\\d{1,2})\\s+(${A_COUNT})\\s+\\3,\\s+(?:and\\s+)?(?:size\\s+)?(\\d{1,2})\\s+(${A_COUNT})\\s+\\3(?=\\s*(?:[.;]|$))`,
+    ", $2 $3 on $1, $5 on $4, $7 on $6",
+  ),
+  said(
     ["whole", "entire", "complete", "full "],
     "(?<=\\b(?:an?|one)\\s+)(?:whole|entire|complete|full)\\s+(?=(?:\\p{L}+\\s+){0,2}(?:marabou|plume|hackle|feather)(?!\\p{L}))",
     "",

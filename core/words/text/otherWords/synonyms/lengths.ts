@@ -3,6 +3,19 @@ import { said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  // Slips whose tips curve up lie low all the same.
+  said(["tips up"], "(?<=\\bslips\\b[^.;]*,\\s)tips\\s+up(?:wards?)?,\\s+(?=[^.;]*\\b(?:low|flat)(?!\\p{L}))", ""),
+  // How far a wing reaches is no place where it is tied in.
+  said(
+    ["short of the bend", "short of the point"],
+    "(?<=^\\W*(?:wings?|overwing|underwing|throat|beard|topping|legs)\\s*[:=–-][^.;]*,\\s)((?:an?|one|half\\s+an?|two|\\d(?:[.,]\\d)?)\\s*(?:gapes?|mm|hook\\s+eyes?))\\s+short\\s+of\\s+the\\s+(bend|point)(?=\\s*(?:[,.;]|$))",
+    "reaching to $1 in front of the $2",
+  ),
+  said(
+    ["short of the bend by", "short of the point by"],
+    "(?<=,\\s)short\\s+of\\s+the\\s+(bend|point)\\s+by\\s+((?:an?|one|half\\s+an?|two|\\d(?:[.,]\\d)?)\\s*(?:gapes?|mm|hook\\s+eyes?))(?=\\s*(?:[,.;]|$))",
+    "reaching to $2 in front of the $1",
+  ),
   said(
     ["quarter", "1/4"],
     "(?<=^\\W*eyes\\s*[:=–-][^.;]*,\\s)(?:set\\s+|placed\\s+|fixed\\s+)?(?:(?:an?\\s+|one\\s+)?quarter|1\\/4)\\s+(?:back|of\\s+the\\s+shank\\s+behind\\s+the\\s+eye)(?=\\s*(?:[,.;]|$))",

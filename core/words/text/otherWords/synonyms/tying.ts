@@ -4,6 +4,18 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
+  said(
+    ["between the eyes with", "around the eyes with", "round the eyes with"],
+    "(?<=^\\W*(?:then\\s+|and\\s+)?)(?:cross|figure[-\\s]eight|criss-?cross|wrap|wind)\\s+(between|a?round)\\s+the\\s+eyes\\s+with\\s+(?:the\\s+)?(chenille|dubbing|herl|yarn|wool|fritz)(?!\\p{L})",
+    "wind the $2 $1 the eyes",
+  ),
+  said(
+    ["stems", "stem"],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?)(?:clip|trim|cut)\\s+(?:off\\s+)?(?:the\\s+)?(?:hackle\\s+)?stems?(?=\\s*(?:[,.;]|$))",
+    "trim the stem",
+  ),
+  said(["stacked by hand"], "stacked(?=\\s+by\\s+hand(?!\\p{L}))", "evened"),
+  said(["laid in"], "(?<=\\bthread\\b[^.;]*,\\s)laid\\s+(?=in\\s+touching\\s+turns(?!\\p{L}))", ""),
   // What a body lies over is no place of it.
   said(
     ["over the lead", "over the weight"],
