@@ -1,7 +1,7 @@
 import { type RecipeContext, type RecipeReading, type Reading, type RecipeLine, lineOf } from "./reading";
 import { Bench, type LineNotes } from "./bench";
 import { inOneForm } from "./text/oneForm";
-import { speltOut, type Spelt, whereTyped } from "./text/spelt";
+import { speltOf, speltOut, type Spelt, whereTyped, withoutWideBlanks } from "./text/spelt";
 import { stuffAsPart } from "./text/stuffAsPart";
 import { wrapsAsTurns } from "./text/wraps";
 import { type LineHead, headingOf, headOf, ordinal } from "./head";
@@ -59,8 +59,12 @@ export function readRecipe(text: string, context: RecipeContext): RecipeReading 
   const typed = text.split(/\r?\n/);
   // The first line is a name.
   const isRead = (l: string, i: number): boolean => i > 0 && i < MOST_LINES && l.length <= LONGEST_LINE;
-  const parts = stuffAsPart(typed.slice(0, MOST_LINES).map((l) => l.slice(0, LONGEST_LINE)));
-  const spelt = typed.map((l, i) => (isRead(l, i) ? speltOut(l, parts[i]) : undefined));
+  const calm = typed.slice(0, MOST_LINES).map((l) => withoutWideBlanks(l.slice(0, LONGEST_LINE)));
+  const parts = stuffAsPart(calm.map((c) => c.text));
+  const spelt = typed.map((l, i) => {
+    const one = isRead(l, i) ? calm[i] : undefined;
+    return one && speltOf(one, speltOut(one.text, parts[i]));
+  });
   return new RecipeReader(typed, spelt, context).read();
 }
 

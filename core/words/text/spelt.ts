@@ -12,10 +12,36 @@ export interface Spelt {
   typedOver: (at: number, end: number) => [number, number];
 }
 
+/** Blanks of a text that was set out, or pasted: one parts two words as well as several. */
+export const withoutWideBlanks = (typed: string): Spelt =>
+  withPuts(
+    typed,
+    [...typed.matchAll(/(?<=\S)(?:[ \t]{2,}|\t)(?=\S)/gu)].map((m) => ({
+      at: m.index,
+      instead: m[0].length,
+      put: " ",
+    })),
+  );
+/** What was spelt out of a text that itself stands for what was typed. */
+export const speltOf = (typed: Spelt, spelt: Spelt): Spelt => ({
+  text: spelt.text,
+  typedAt: (at) => typed.typedAt(spelt.typedAt(at)),
+  typedOver: (at, end) => {
+    const [from, to] = spelt.typedOver(at, end);
+    return [typed.typedOver(from, from)[0], typed.typedAt(to)];
+  },
+});
+
 /** “Wind it down & back to bend”: what notes leave out, put in, so that the words are those of a sentence. */
 export function speltOut(typed: string, more: readonly Put[] = []): Spelt {
   const found = putsOf(typed);
-  const puts = [...more, ...found].sort((a, b) => a.at - b.at);
+  return withPuts(
+    typed,
+    [...more, ...found].sort((a, b) => a.at - b.at),
+  );
+}
+
+function withPuts(typed: string, puts: readonly Put[]): Spelt {
   if (puts.length === 0) return { text: typed, typedAt: (at) => at, typedOver: (at, end) => [at, end] };
   let text = "";
   const from: number[] = [];
