@@ -10,8 +10,10 @@ import {
 import { isAsLeaded } from "./lead";
 import { after } from "./lexicon/nouns";
 
+/** “2mm” and “2 mm” are one. */
+const apart = (text: string): string => text.replace(/(\d)mm(?!\p{L})/giu, "$1 mm");
 const letters = (text: string): string[] =>
-  text
+  apart(text)
     .toLowerCase()
     .normalize("NFKD")
     .replace(/\p{M}/gu, "")
@@ -79,8 +81,9 @@ export class CabinetIndex {
     this.all = list.map((material) => ({ material, words: wordsOf(material) }));
     for (const material of list) {
       if (material.form === "hook") continue;
-      const own = [material.name.toLowerCase(), material.code.toLowerCase()];
-      for (const name of [...own, ...waysToSay(material.name.toLowerCase())]) {
+      const called = material.name.toLowerCase();
+      const own = [called, apart(called), material.code.toLowerCase()];
+      for (const name of [...own, ...waysToSay(apart(called))]) {
         const first = /^[\p{L}\p{N}]+/u.exec(name)?.[0] ?? "";
         const list = this.byFirstWord.get(first) ?? [];
         list.push({ name, material, isOwn: own.includes(name) });

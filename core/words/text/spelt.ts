@@ -12,15 +12,13 @@ export interface Spelt {
   typedOver: (at: number, end: number) => [number, number];
 }
 
-/** Blanks of a text that was set out, or pasted: one parts two words as well as several. */
+/** Blanks of a text that was set out, or pasted; and “2mm”, which is 2 mm. */
+const blanks = /(?<=\S)(?:[ \t]{2,}|\t)(?=\S)|(?<=\d)(?=mm(?!\p{L}))/gu;
+/** A line with one blank between its words, and one ahead of what a figure counts. */
 export const withoutWideBlanks = (typed: string): Spelt =>
   withPuts(
     typed,
-    [...typed.matchAll(/(?<=\S)(?:[ \t]{2,}|\t)(?=\S)/gu)].map((m) => ({
-      at: m.index,
-      instead: m[0].length,
-      put: " ",
-    })),
+    [...typed.matchAll(blanks)].map((m) => ({ at: m.index, instead: m[0].length, put: " " })),
   );
 /** What was spelt out of a text that itself stands for what was typed. */
 export const speltOf = (typed: Spelt, spelt: Spelt): Spelt => ({
