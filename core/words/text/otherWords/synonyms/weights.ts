@@ -4,6 +4,12 @@ import { BEGINNING, said } from "./said";
 
 /** Beads, weight and eyes. */
 export const weights: readonly Rule[] = [
+  // “Tungsten bead 2,8”: so thick, and no two sizes.
+  said(
+    ["0,", "1,", "2,", "3,", "4,", "5,", "6,"],
+    "(?<![\\d,.])([0-6]),(\\d{1,2})(?![\\d,]|\\s*(?:turns|wraps))(?<=^(?!.*(?:sizes?\\s|hook|#))(?=.*(?:beads?|tungsten|brass|cone|lead|wire|chain|dumbbell)(?!\\p{L})).*)",
+    "$1.$2",
+  ),
   said(
     ["for the thorax"],
     "(?<=^\\W*(?:weight|lead|ballast)\\b[^.;]*,\\s)for(?=\\s+the\\s+thorax\\s*(?:[,.;]|$))",
