@@ -12,6 +12,8 @@ const folding = remembered(
       .normalize("NFKD")
       .replace(/\p{M}+/gu, "")
       .replace(/[^a-z0-9/ ]+/g, " ")
+      // “Pike & Perch” and “Pike and Perch” are one.
+      .replace(/ and(?= )/g, "")
       .replace(/\s+/g, " ")
       .trim(),
   // Names are the same thousands from one letter typed to the next.

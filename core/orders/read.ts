@@ -17,6 +17,7 @@ import { findDay } from "./dates";
 import { joined } from "./statement/joined";
 import { readStatement } from "./statement";
 import { calmed } from "./long";
+import { placedAsTyped, plainly } from "./plainly";
 import { withLists, withoutShort } from "./short";
 
 const NOT_BEFORE =
@@ -113,9 +114,11 @@ class OrderReader implements OrderReading {
  *   pattern colour and weight too
  */
 export function readOrder(text: string, catalogue: Catalogue): ReadOrder {
-  const { text: calm, doubts } = calmed(text);
+  const plain = plainly(text);
+  const { text: calm, doubts } = calmed(plain.text);
   const order = new OrderReader(saidAlike(calm), catalogue).read();
   order.doubts.push(...doubts);
+  placedAsTyped(order, plain);
   return order;
 }
 

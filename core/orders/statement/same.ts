@@ -100,7 +100,10 @@ function listBefore({ statements, order, text }: OrderReading): ReadLine[] {
     ),
   );
   const own = order.lines.slice(...last.lines);
-  return own.length > named.length && own.every((l) => l.pattern === own[0]?.pattern) ? own : named;
+  const list = own.length > named.length && own.every((l) => l.pattern === own[0]?.pattern) ? own : named;
+  // “Ghosts! 4/0, a dozen white, a dozen black”: a name above a list is none of its lines.
+  const counted = list.filter((l) => l.flies !== undefined);
+  return counted.length > 0 ? counted : list;
 }
 
 /** The rows before, back to where another fly begins, or another size or colour where that is what one tells. */
