@@ -126,8 +126,10 @@ function alsoTold({ text, start, quantities, catalogue }: Counted, from: number)
   const end = behind.findIndex((q, n) => {
     const begin = (quantities[from + n - 1]?.at[1] ?? q.at[0]) - start;
     const said = text.slice(begin, (behind[n + 1]?.at[0] ?? start + text.length) - start);
-    const isPart = tellsApart(said.slice(q.at[1] - start - begin), catalogue);
-    return q.flies === undefined || !isPart || fliesOfNouns(said, catalogue.patterns).length > 0;
+    const [ahead, after] = [said.slice(0, q.at[0] - start - begin), said.slice(q.at[1] - start - begin)];
+    // “Six dozen”: a number is no fly, whatever one is called.
+    const isOfAnother = fliesOfNouns(`${ahead} ${after}`, catalogue.patterns).length > 0;
+    return q.flies === undefined || !tellsApart(after, catalogue) || isOfAnother;
   });
   return end < 0 ? behind : behind.slice(0, end);
 }
