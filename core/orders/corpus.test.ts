@@ -1,6 +1,8 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { describe, expect, test } from "vitest";
+import { thorough } from "../testing/thorough";
+import { typedOtherwise } from "../testing/typedOtherwise";
 import { isWhole, readOrder, wishWords } from ".";
 import { anotherCatalogue } from "./corpus/another";
 import { catalogue } from "./corpus/catalogue";
@@ -97,6 +99,37 @@ describe.each(files)("orders as they are written: %s", (file, book) => {
     const got = outcome(text, book);
     if (wanted[0]?.startsWith("?")) expect(got).toEqual(expect.arrayContaining(wanted));
     else expect(got).toEqual(wanted);
+  });
+});
+
+/** All texts twice: one in four, and all of them where there is time. */
+const EVERY = thorough ? 1 : 4;
+describe("an order that can be saved", () => {
+  const whole = files.flatMap(([file, book]) =>
+    textsOf(file)
+      .filter(({ wanted }) => !wanted[0]?.startsWith("?"))
+      .map(({ text }) => ({ text, book })),
+  );
+  const ofOrders = [
+    ...typedOtherwise,
+    { how: "with “&” for “and”", of: (text: string) => text.replace(/ and /g, " & ") },
+    { how: "with “and” for “&”", of: (text: string) => text.replace(/ & /g, " and ") },
+    { how: "shouted", mayAsk: true as const, of: (text: string) => text.toUpperCase() },
+  ];
+  const kindOf = (said: string): string =>
+    said.toLowerCase().replace(/\s+/g, " ").replaceAll(" & ", " and ").replaceAll("’", "'");
+  const tried = whole
+    .filter((_, i) => i % EVERY === 0)
+    .map((one, i) => ({ ...one, ...(ofOrders[i % ofOrders.length] ?? ofOrders[0]) }))
+    .flatMap(({ of, mayAsk = false, ...one }) => (of ? [{ ...one, mayAsk, typed: of(one.text) }] : []))
+    .filter(({ text, typed }) => typed !== text);
+
+  test.each(tried)("says the same $how: $text", ({ text, book, typed, mayAsk }) => {
+    const order = readOrder(typed, book);
+    const asks = [...order.doubts, ...order.lines.flatMap((l) => l.doubts)];
+    // Where it may be asked about, it is never another.
+    if (asks.length === 0 || !mayAsk) expect(outcome(typed, book).map(kindOf)).toEqual(outcome(text, book).map(kindOf));
+    else expect(isWhole(order)).toBe(false);
   });
 });
 

@@ -12,8 +12,8 @@ export interface Spelt {
   typedOver: (at: number, end: number) => [number, number];
 }
 
-/** Blanks of a text that was set out, or pasted; and “2mm”, which is 2 mm. */
-const blanks = /(?<=\S)(?:[ \t]{2,}|\t)(?=\S)|(?<=\d)(?=mm(?!\p{L}))/gu;
+/** Blanks of a text that was set out, or pasted, some of which hold words together; and “2mm”, which is 2 mm. */
+const blanks = /(?<=\S)(?:[^\S\r\n]{2,}|[^\S \r\n])(?=\S)|(?<=\d)(?=mm(?!\p{L}))/gu;
 /** A line with one blank between its words, and one ahead of what a figure counts. */
 export const withoutWideBlanks = (typed: string): Spelt =>
   withPuts(
