@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { expect, test } from "vitest";
+import { typedOtherwise } from "../testing/typedOtherwise";
 import { cabinet, hooks } from "./corpus/cabinet";
 import { readRecipe, sayStep } from "./index";
 
@@ -26,6 +27,9 @@ const ways: [string, (line: string) => string][] = [
   ],
   ["no blank before mm", (l) => l.replace(/(\d) mm\b/g, "$1mm")],
   ["millimetres", (l) => l.replace(/(\d) ?mm\b/g, "$1 millimetres")],
+  ...typedOtherwise
+    .filter(({ of }) => of("What's Within") !== "What's Within")
+    .map(({ how, of }): [string, (line: string) => string] => [how, of]),
 ];
 
 /** Every so many recipes of the corpus: all of them would take a minute. */

@@ -2,7 +2,6 @@ import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import { readRecipe, type Ask, type RecipeLine } from "..";
 import { thorough } from "../../testing/thorough";
-import { typedOtherwise } from "../../testing/typedOtherwise";
 import { cabinet, hooks } from "./cabinet";
 import { outcome } from "./outcome";
 import { read } from "./reading";
@@ -47,23 +46,6 @@ const readWith = (text: string, line: number, said: string): RecipeLine | undefi
   readRecipe(text.split("\n").with(line, said).join("\n"), { materials: cabinet, hooks }).lines[line];
 
 test("there are forty of them at least", () => expect(cases.length).toBeGreaterThanOrEqual(40));
-
-/** All of them twice: one in five, and all where there is time. */
-const EVERY = thorough ? 1 : 5;
-const kindOfStep = (said: string): string => said.toLowerCase().replace(/\s+/g, " ").replaceAll("’", "'");
-const tieWithTitle = (text: string, of: (text: string) => string): string => {
-  const [title = "", ...lines] = text.split("\n");
-  return [title, of(lines.join("\n"))].join("\n");
-};
-test.each(
-  cases
-    .filter((_, i) => i % EVERY === 0)
-    .flatMap((one, i) =>
-      typedOtherwise.slice(i % typedOtherwise.length, (i % typedOtherwise.length) + 1).map((t) => ({ ...one, ...t })),
-    ),
-)("$name makes the same fly $how", ({ text, of }) => {
-  expect(outcome(read(tieWithTitle(text, of))).map(kindOfStep)).toEqual(outcome(read(text)).map(kindOfStep));
-});
 
 // One recipe after the other: a line that was scanned a moment ago need not be scanned again.
 describe.each(cases)("recipes as tiers tell them: $name", ({ name, text, expected }) => {
