@@ -35,7 +35,8 @@ export function breakdownOf(counted: Counted, namesFly: (text: string) => boolea
   const { text, start } = counted;
   for (const way of ways) {
     const found = way(counted);
-    if (found && !(found.until && namesFly(text.slice(found.until.at[1] - start)))) return found;
+    const own = found?.until && text.slice(found.until.at[1] - start, found.next && found.next - start);
+    if (found && !(own !== undefined && namesFly(own))) return found;
   }
   return undefined;
 }

@@ -94,7 +94,13 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
     ...quantities.slice(i + all.length),
   ];
   // Of what comes to the whole nothing is left that the whole would count.
-  return { ...toldApart(parts, words), ...(left === 0 && { whole: total.at }) };
+  const next = quantities[i + all.length]?.at[0];
+  return {
+    ...toldApart(parts, words),
+    until: all.at(-1),
+    ...(next !== undefined && { next }),
+    ...(left === 0 && { whole: total.at }),
+  };
 }
 
 /**

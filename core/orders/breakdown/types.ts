@@ -20,6 +20,8 @@ export interface Breakdown {
   whole?: [number, number];
   /** No other fly may be named behind this part, or it is a quantity of that. */
   until?: Quantity;
+  /** Where the next quantity stands: what is told behind it is no longer of this one. */
+  next?: number;
 }
 
 /** All of the first quantity, in these parts. */
