@@ -90,7 +90,9 @@ export class CabinetIndex {
         this.byFirstWord.set(first, list);
       }
     }
-    for (const list of this.byFirstWord.values()) list.sort((a, b) => b.name.length - a.name.length);
+    // What is called just so goes before what is called so in another order.
+    for (const list of this.byFirstWord.values())
+      list.sort((a, b) => b.name.length - a.name.length || Number(b.isOwn) - Number(a.isOwn));
   }
 
   /** The longest name of the cabinet, or code, that stands at a place; its words may stand in another order. */

@@ -313,9 +313,11 @@ const isOnlyStarted = (role: Role | undefined, { tieIn, there, countedWhenWound 
 const isBehind = (role: Role | undefined, hangs: Place | undefined): boolean =>
   atTheRear.has(role) && hangs !== undefined && alongShank(hangs) < NO_TAIL;
 
+/** So far behind the wing, in shanks, the thread was left there, and nothing is tied in over the wing. */
+const FAR_BEHIND = 0.4;
 /** What tops a wing that stands at its usual place is tied in there, though the thread was left behind it. */
 function isOverWing(role: Role | undefined, bench: Bench): boolean {
   const wing = bench.made.findLast((m) => bench.component(m.step.component)?.role === "wing")?.step;
   if (role !== "topping" || bench.hangs === undefined || wing?.do !== "lay") return false;
-  return alongShank(bench.hangs) - alongShank(wing.tieIn?.at ?? wing.from) > NO_TAIL;
+  return alongShank(bench.hangs) - alongShank(wing.tieIn?.at ?? wing.from) > FAR_BEHIND;
 }
