@@ -2,6 +2,7 @@ import type { Rule } from "../../leftOut";
 import { amounts } from "./amounts";
 import { covers, roundWings } from "./covers";
 import { finishing, ofHackles } from "./finishing";
+import { handling } from "./handling";
 import { hooks } from "./hooks";
 import { lengths } from "./lengths";
 import { references } from "./references";
@@ -16,6 +17,7 @@ export const synonyms: readonly Rule[] = [
   ...covers,
   ...roundWings,
   ...ofHackles,
+  ...handling,
   ...tying,
   ...amounts,
   ...lengths,

@@ -1,0 +1,236 @@
+import type { Rule } from "../../leftOut";
+import { A_COUNT } from "../../number";
+import { BEGINNING, PART, said } from "./said";
+
+/** What is done with a part as a whole: made ready and tied in, topped, posted, folded, picked out. */
+export const handling: readonly Rule[] = [
+  said(
+    ["between the eyes with", "around the eyes with", "round the eyes with"],
+    "(?<=^\\W*(?:then\\s+|and\\s+)?)(?:cross|figure[-\\s]eight|criss-?cross|wrap|wind)\\s+(between|a?round)\\s+the\\s+eyes\\s+with\\s+(?:the\\s+)?(chenille|dubbing|herl|yarn|wool|fritz)(?!\\p{L})",
+    "wind the $2 $1 the eyes",
+  ),
+  said(
+    ["stems", "stem"],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?)(?:clip|trim|cut)\\s+(?:off\\s+)?(?:the\\s+)?(?:hackle\\s+)?stems?(?=\\s*(?:[,.;]|$))",
+    "trim the stem",
+  ),
+  said(["stacked by hand"], "stacked(?=\\s+by\\s+hand(?!\\p{L}))", "evened"),
+  said(["laid in"], "(?<=\\bthread\\b[^.;]*,\\s)laid\\s+(?=in\\s+touching\\s+turns(?!\\p{L}))", ""),
+  // What a body lies over is no place of it.
+  said(
+    ["over the lead", "over the weight"],
+    "(?<=^\\W*(?:body|abdomen|underbody)\\s*[:=–-][^.;]*\\p{L})\\s+over\\s+the\\s+(?:lead|weight)(?:\\s+wire)?(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
+  said(
+    ["keeps it safe", "keep it safe", "keeps it in place"],
+    ",?\\s+(?:that\\s+|which\\s+)?keeps?\\s+(?:it|them)\\s+(?:safe|in\\s+place)(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
+  said(
+    ["in front of"],
+    `(?<=^\\W*(?:then\\s+|and\\s+)?)in\\s+front\\s+of\\s+(that|this|it)\\s+(${A_COUNT})\\s+(?:more\\s+)?turns\\s+of\\s+(the\\s+same\\s+\\p{L}+)(?=\\s*(?:[,.;]|$))`,
+    "$2 turns of $3 in front of $1",
+  ),
+  said(["more turns"], `(?<=^\\W*(?:then\\s+|and\\s+)?(?:${A_COUNT})\\s+)more\\s+(?=turns\\s+of\\s+(?:the|it)\\b)`, ""),
+  said(["done:"], "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?)done\\s*:\\s*(?=whip)", ""),
+  said(["what stands up"], "(?<=\\b(?:clip|trim|cut)\\s+)what(?:ever)?\\s+stands\\s+up(?=\\s*(?:[,.;]|$))", "the top"),
+  said(
+    ["'s middle", "'s end", "'s tip"],
+    "(?<=\\b(?:reaching|to)\\s+)the\\s+(tail|wing|body)'s\\s+(middle|end|tip)(?!\\p{L})",
+    "the $2 of the $1",
+  ),
+  // Eyes.
+  said(
+    ["chain eyes", "dumbbell eyes", "barbell eyes"],
+    `${BEGINNING}(?:add|lash\\s+on|put\\s+on|mount|lash|fit)\\s+((?:an?\\s+pair\\s+of\\s+|(?:${A_COUNT})\\s+pairs?\\s+of\\s+)?(?:\\p{L}+\\s+){0,2}(?:bead[-\\s]chain|dumbbell|barbell)\\s+eyes)(?=\\s*(?:[,.;]|$))`,
+    "tie in $1",
+  ),
+  said(["pair bead", "pair dumbbell"], "(?<=^\\W*eyes\\s*[:=–-]\\s*)(?:1|one)\\s+pair\\s+(?=(?:bead|dumbbell))", ""),
+  said(
+    ["on the top"],
+    "(?<=^\\W*eyes\\s*[:=–-][^.;]*,\\s)on\\s+the\\s+top(?:\\s+of\\s+the\\s+(?:shank|hook))?(?=\\s*(?:[,.;]|$))",
+    "on top",
+  ),
+  said(
+    ["beneath", "below"],
+    "(?<=^\\W*eyes\\s*[:=–-][^.;]*,\\s)(?:below|beneath\\s+the\\s+(?:shank|hook))(?=\\s*(?:[,.;]|$))",
+    "underneath",
+  ),
+  said(
+    ["figure", "cross", "x-wrap"],
+    "(?<=^\\W*)(?:(?:criss-?cross|cross-wrap|x-wrap)|figure[-\\s](?:eights?|8|of[-\\s]eight)(?:\\s+(?:wraps|turns))?\\s+(?:over|a?round)|(?:secure|lash|bind|fix|hold)\\s+(?:the\\s+)?eyes\\s+(?:down\\s+)?with\\s+figure[-\\s](?:eights?|8|of[-\\s]eight)(?:\\s+(?:wraps|turns))?|wrap\\s+figure[-\\s]eights\\s+a?round)(?:\\s+the\\s+eyes)?(?=\\s*(?:[,.;]|$))",
+    "figure-eight the eyes",
+  ),
+  said(
+    ["glue on the"],
+    "(?<=^\\W*)(?=(?:thin|gel)\\s+glue\\s+on\\s+the\\s+(?:wraps|turns|thread)\\s*(?:[.;]|$))",
+    "a drop of ",
+  ),
+  said(
+    ["lock the", "seal the"],
+    "(?<=^\\W*)(?:lock|seal)\\s+the\\s+wraps\\s+with\\s+(a\\s+drop\\s+of\\s+[^,.;]+)(?=\\s*(?:[.;]|$))",
+    "$1 on the wraps",
+  ),
+  said(
+    ["topped by", "followed by", "over it"],
+    `(?<=^\\W*(?:then\\s+)?)(?:topped\\s+by|followed\\s+by)\\s+(?=(?:an?|the\\s+same)\\s+(?:clump|bunch|\\d))`,
+    "over it ",
+  ),
+  said(
+    ["over it"],
+    `${BEGINNING}add\\s+(an?\\s+(?:clump|bunch)\\s+of\\s+[^,.;]+?)\\s+over\\s+(?:it|that)(?=\\s*(?:[,.;]|$))`,
+    "over it $1",
+  ),
+  said(
+    ["tie down"],
+    `${BEGINNING}tie\\s+down(?=\\s+(?:(?!the\\b)\\p{L}+\\s+){1,6}(?:for|as)\\s+(?:an?|the)\\s+(?:${PART})(?!\\p{L}))`,
+    "tie in",
+  ),
+  said(
+    ["ribbing"],
+    "(?<=\\btie\\s+in\\s+)(?:your|the|our|some)\\s+ribbing(?:\\s+(?:wire|material|tinsel))?,\\s+((?:\\p{L}+\\s+){0,3}(?:wire|tinsel|thread))(?=\\s*(?:[.;]|$))",
+    "$1 for the rib",
+  ),
+  // What is made ready, and tied in, in one breath.
+  said(
+    ["stack", "measure", "clean", "even up", "even the"],
+    `${BEGINNING}(?:(?:take|cut|clean|comb|select|stack|measure|even\\s+up)(?:\\s+off)?(?:,?\\s+and\\s+|,\\s+)?){1,3}\\s*(${A_COUNT}\\s+(?:\\p{L}+\\s+){0,2}(?:hairs|fib(?:re|er)s))(?:\\s+in\\s+(?:a|the)\\s+stacker)?(?:,?\\s+(?:and\\s+)?(?:clean(?:\\s+(?:them|out\\s+the\\s+underfur))?|stack(?:\\s+them)?|comb\\s+them))*,?\\s+(?:and\\s+)?tie\\s+(?:them\\s+)?in\\s+(?=(?:as|for)\\s+(?:an?|the)\\s)(?<=\\b(?:stack|even)\\b.*)`,
+    "tie in $1, stacked, ",
+  ),
+  said(
+    ["measure"],
+    `${BEGINNING}(?:(?:stack|clean)\\s+and\\s+)?(?:measure|stack)\\s+(${A_COUNT}\\s+(?:\\p{L}+\\s+){0,2}(?:hairs|fib(?:re|er)s)),?\\s+(?:and\\s+)?(?:measure\\s+(?:them\\s+)?)?(?:to|against)\\s+(one\\s+shank|the\\s+shank),?\\s+and\\s+tie\\s+(?:them\\s+)?in\\s+((?:as|for)\\s+(?:an?|the)\\s+(?:${PART}))(?=\\s*(?:[,.;]|$))`,
+    "tie in $1 $3, as long as the shank",
+  ),
+  said(
+    ["pull ", "strip ", "take ", "cut ", "pluck "],
+    `${BEGINNING}(?:pull|strip|take|cut|pluck)\\s+(${A_COUNT}\\s+(?:\\p{L}+\\s+){0,3}(?:hairs|fib(?:re|er)s))\\s+(?:from|off)\\s+the\\s+(?:cape|skin|neck|saddle|hide|patch|tail|feather)\\s+and\\s+tie\\s+(?:them\\s+)?in\\s+(?=(?:as|for)\\s)`,
+    "tie in $1 ",
+  ),
+  said(
+    ["tie in and wind", "tie in and wrap"],
+    `${BEGINNING}tie\\s+in\\s+and\\s+(?=(?:wind|wrap)\\s+(?:an?|${A_COUNT})\\s)`,
+    "",
+  ),
+  said(
+    ["hackle the fly"],
+    `(?<=\\b(?:hackle|feather|saddle)\\s+and\\s+)hackle\\s+the\\s+fly\\s+with\\s+(${A_COUNT})\\s+(?:turns|wraps)(?=\\s*(?:[,.;]|$))`,
+    "wind $1 turns",
+  ),
+  said(
+    ["bring up the"],
+    "(?<=^\\W*(?:then\\s+|now\\s+|and\\s+)?)bring\\s+up\\s+the\\s+(wire|tinsel|rib|hackle|floss)(?!\\p{L})",
+    "bring the $1 forward",
+  ),
+  // A cover of thread over what weighs the fly.
+  said(
+    ["lead", "weight"],
+    "(?<=^\\W*(?:then\\s+|now\\s+|and\\s+)?)(?:(?:wrap|wind)\\s+over|(?:bind|tie|lash)\\s+down|fix|criss-?cross|lash|wind\\s+thread\\s+over|cross)\\s+the\\s+(lead|weight)(?:\\s+down)?(?:\\s+(?:with\\s+)?(?:the\\s+)?thread)?(?=\\s*(?:[,.;]|$))",
+    "cover the $1 with thread",
+  ),
+  said(["load:"], `(?<=^\\W*)load(?=\\s*:\\s*(?:${A_COUNT})\\s)`, "weight"),
+  said(["optionally"], "(?<=^\\W*rib\\s*:\\s*)optionally\\s+([^,.;]+)", "$1, optional"),
+  said(["option"], "(?<=^\\W*)option(?:al(?:ly)?)?\\s*:\\s*([^,.;:]+)\\s+rib(?=\\s*(?:[,.;]|$))", "rib: $1, optional"),
+  // How the feather of a hackle is made ready, and how it lies.
+  said(
+    ["by the tip", "tip first", "at the tip", "tip in first"],
+    "(?<=^\\W*(?:collar|hackle|front\\s+hackle|palmer)(?!\\p{L})[^.;]*,\\s)(?:tie\\s+(?:it\\s+)?in\\s+by\\s+(?:the|its)\\s+tip|tied\\s+in\\s+at\\s+(?:the|its)\\s+tip|fastened\\s+by\\s+(?:the|its)\\s+tip|tip\\s+in\\s+first)(?=\\s*(?:[,.;]|$))",
+    "tied in by the tip",
+  ),
+  said(
+    ["half stripped", "half-stripped", "one side removed", "barbs off"],
+    "(?<=,\\s)(?:half[-\\s]stripped|one\\s+side\\s+removed|with\\s+the\\s+(?:barbs|fib(?:re|er)s)\\s+off\\s+one\\s+side)(?=\\s*(?:[,.;]|$))",
+    "stripped on one side",
+  ),
+  said(
+    ["slanting", "slanted", "lying", "laid", "drawn", "swept to", "pointing"],
+    "(?<=^\\W*(?:collar|hackle|front\\s+hackle)(?!\\p{L})[^.;]*,\\s)(?:(?:slanting|slanted|lying|laid|drawn|pointing)\\s+back(?:wards?)?|swept\\s+to\\s+the\\s+rear)(?=\\s*(?:[,.;]|$))",
+    "swept back",
+  ),
+  said(
+    ["fold", "doubled"],
+    "(?<=^\\W*(?:collar|hackle|front\\s+hackle)(?!\\p{L})[^.;]*,\\s)(?:(?:folded|doubled)\\s+first|fold\\s+(?:it|the\\s+(?:feather|hackle))(?:\\s+first)?|folded\\s+so\\s+(?:that\\s+)?both\\s+sides\\s+point\\s+back|both\\s+sides\\s+folded\\s+back)(?=\\s*(?:[,.;]|$))",
+    "folded",
+  ),
+  said(
+    ["palmer", "up the body"],
+    "(?<=^\\W*hackle\\s*[:=–-][^.;]*(?:,\\s|\\s))(?:palmer-wise|(?:in|as)\\s+(?:a\\s+)?palmer(?:\\s+fashion)?|palmered\\s+to\\s+the\\s+front)(?=\\s*(?:[,.;]|$))",
+    "palmered",
+  ),
+  said(
+    ["up the body"],
+    "(?<=^\\W*hackle\\s*[:=–-][^.;]*(?:,\\s|\\s))(?:(?:spiral(?:l?ed)?|wound|run)\\s+)?up\\s+the\\s+body(?=\\s*(?:[,.;]|$))",
+    "over the body",
+  ),
+  said(["shaved"], "shaved(?=\\s+(?:underneath|below|flat)(?!\\p{L}))", "clipped"),
+  said(["fixed with"], "fixed(?=\\s+with\\s+(?:\\p{L}+\\s+){0,3}(?:wire|tinsel)(?!\\p{L}))", "held"),
+  // What is picked out.
+  said(
+    ["sides", "combed out", "scratched up", "velcro"],
+    "(?<=^\\W*(?:thorax|body|abdomen)(?!\\p{L})[^.;]*,\\s)(?:(?:picked|teased|plucked|brushed|pick|tease|pluck|brush)\\s+out\\s+(?:on|at|along)?\\s*(?:the|both)\\s+sides(?:\\s+(?:for|as)\\s+legs)?|sides\\s+(?:picked|teased|brushed)\\s+out|combed\\s+out|scratched\\s+up|velcroed)(?=\\s*(?:[,.;]|$))",
+    "picked out",
+  ),
+  said(
+    ["wing case to the front"],
+    "(?<=^\\W*)(?:the\\s+)?wing\\s?case\\s+to\\s+the\\s+front(?=\\s*(?:[,.;]|$))",
+    "pull the wing case over",
+  ),
+  said(["close the wing"], "(?<=^\\W*)close\\s+the\\s+wing\\s?case(?=\\s*(?:[,.;]|$))", "pull the wing case over"),
+  // How it is dubbed stands ahead of what is dubbed.
+  said(
+    ["thin", "skinny", "taper", "loose", "rough", "spiky", "scruffy", "buggy", "lightly", "sparsely", "tightly"],
+    "(?<=^\\W*(?:body|abdomen|thorax|head|underbody|butt)\\s*[:=–-]\\s*)(?:an?\\s+)?(thin|skinny|tapered|loose|rough|spiky|scruffy|buggy|(?:thinly|lightly|loosely|sparsely|tightly)\\s+dubbed)\\s+((?:\\p{L}+\\s+){0,3}(?:dubbing|fur|wool|seal))(?=\\s*(?:[,.;]|$))",
+    "$2, $1",
+  ),
+  said(["buggy"], "(?<=,\\s)buggy(?=\\s*(?:[,.;]|$))", "shaggy"),
+  said(["keep it"], "(?<=,\\s)keep\\s+it\\s+(?:very\\s+)?(?:slim|thin)(?=\\s*(?:[,.;]|$))", "slim"),
+  // What lies over the wing.
+  said(["over wing"], "(?<=^\\W*)over\\s+wing(?=\\s*:)", "overwing"),
+  said(
+    ["cap it", "cap the wing"],
+    `(?<=^\\W*)cap\\s+(?:it|the\\s+wing)\\s+with(?=\\s+(?:${A_COUNT})\\s)`,
+    "top it with",
+  ),
+  said(["topped with"], "(?<=^\\W*(?:then\\s+|and\\s+)?)topped\\s+(?:off\\s+)?with(?=\\s)", "top it with"),
+  said(
+    ["over the wing", "over it", "on top"],
+    `(?<=^\\W*(?:then\\s+|and\\s+)?)(?:over\\s+(?:the\\s+wing|it)|on\\s+top(?:\\s+of\\s+(?:the\\s+wing|it))?)\\s*[:,]?\\s+(?=(?:${A_COUNT})\\s+(?:strands|fib(?:re|er)s)\\s+of\\s+(?:\\p{L}+\\s+){0,2}(?:herl|sword)(?!\\p{L}))`,
+    "top it with ",
+  ),
+  said(
+    ["over the wing", "over it", "on top", "as a topping", "as topping", "for a topping"],
+    `(?<=^\\W*(?:then\\s+|and\\s+)?)(?:tie\\s+in\\s+)?((?:${A_COUNT})\\s+(?:strands|fib(?:re|er)s)\\s+of\\s+(?:\\p{L}+\\s+){0,2}(?:herl|sword))\\s+(?:over\\s+(?:the\\s+wing|it)|on\\s+top(?:\\s+of\\s+the\\s+wing)?|(?:as|for)\\s+(?:an?\\s+|the\\s+)?topping)(?=\\s*(?:[,.;]|$))`,
+    "top it with $1",
+  ),
+  said(
+    ["underneath", "beneath"],
+    "(?<=^\\W*)(?:underneath|beneath)\\s*:(?=[^.;]*\\bfib(?:re|er)s\\b[^.;]*\\bto\\s+the\\s+(?:hook\\s+)?(?:point|barb)(?!\\p{L}))",
+    "throat:",
+  ),
+  said(["bearded hackle"], "(?<=^\\W*)bearded\\s+hackle(?=\\s*:)", "beard"),
+  said(["on the throat"], "(?<=^\\W*)on\\s+the\\s+(?=throat\\s*:)", ""),
+  said(["take the foam"], `${BEGINNING}take(?=\\s+the\\s+foam\\s+(?:over|forward)(?!\\p{L}))`, "pull"),
+  // Turns that stiffen a post.
+  said(
+    ["butts form", "butts make", "butts are the", "butts stand"],
+    "(?<=^\\W*)(?:let\\s+)?(?:the\\s+)?butts\\s+(?:form|make|are|stand\\s+(?:as|for))\\s+(the|a)\\s+head(?!\\p{L})",
+    "leave the butts as $1 head",
+  ),
+  said(["taper the butts"], "(?<!\\p{L})taper(?=\\s+the\\s+butts\\s*(?:[,.;]|$))", "trim"),
+  said(
+    ["wrap the base", "stiffen", "strengthen"],
+    `${BEGINNING}(?:wrap|stiffen|strengthen)\\s+the\\s+(?:base\\s+of\\s+the\\s+)?(post|wing)\\s+(?:base\\s+)?with\\s+(${A_COUNT})\\s+(?:turns|wraps)(?:\\s+of\\s+(?:the\\s+)?thread)?(?=\\s*(?:[,.;]|$))`,
+    "put $2 turns of thread round the base of the $1",
+  ),
+  said(
+    ["base of the"],
+    `(?<=^\\W*)thread\\s+(?:a?round)\\s+the\\s+base\\s+of\\s+the\\s+(post|wing),?\\s+(?:in\\s+)?(${A_COUNT})\\s+(?:turns|wraps)(?=\\s*(?:[,.;]|$))`,
+    "put $2 turns of thread round the base of the $1",
+  ),
+  said(
+    ["build a post"],
+    `${BEGINNING}build\\s+(?:up\\s+)?an?\\s+post\\s+with\\s+(${A_COUNT})\\s+(?:turns|wraps)(?:\\s+of\\s+(?:the\\s+)?thread)?(?:\\s+(?:a?round)\\s+(?:its|the)\\s+base)?(?=\\s*(?:[,.;]|$))`,
+    "put $1 turns of thread round the base of the post",
+  ),
+];
