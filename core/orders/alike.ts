@@ -1,4 +1,5 @@
 import { daysInOne } from "./dates";
+import { NUMBER } from "./numbers";
 
 /** A size, and nothing else of its statement. */
 const SIZE_ALONE = String.raw`(?=,?\s+(?:(?:but\s+)?in\s+)?(?:sizes?\s+|sz\.?\s+|größe\s+|gr\.?\s+)?#?\d{1,2}(?:\/0)?s?\s*(?:[.,;!]|$))`;
@@ -7,14 +8,13 @@ const again = new RegExp(
   `${BEGINS}(?:(?:and|und)\\s+)?(?:(?:the\\s+)?same\\s+(?:pattern|fly|one|thing)|as\\s+above(?:,?\\s+but)?|likewise|once\\s+(?:more|again)|again|repeat|genauso|ebenso|ditto|do\\.|dto\\.|["”“„]|the\\s+same)\\s*,?${SIZE_ALONE}`,
   "gimu",
 );
-const SOME = String.raw`(?:\d{1,3}|two|three|four|five|six|eight|ten|zwei|drei|vier|sechs)`;
 /** “But make 6 of those unweighted”: 6 of those, unweighted. */
 const makeSome = new RegExp(
-  String.raw`(?<!\p{L})(?:but\s+|and\s+)?(?:make|tie|have|do)\s+(?=${SOME}\s+of\s+(?:them|these|those)(?!\p{L}))`,
+  String.raw`(?<!\p{L})(?:but\s+|and\s+)?(?:make|tie|have|do)\s+(?=${NUMBER}\s+of\s+(?:them|these|those)(?!\p{L}))`,
   "giu",
 );
 /** “2 of those dozens”: 2 dz of those. */
-const dozensOfThose = new RegExp(String.raw`(?<!\p{L})(${SOME})\s+of\s+(these|those)\s+dozens?(?!\p{L})`, "giu");
+const dozensOfThose = new RegExp(String.raw`(?<!\p{L})(${NUMBER})\s+of\s+(these|those)\s+dozens?(?!\p{L})`, "giu");
 const soManyOf = (text: string): string =>
   text
     .replace(makeSome, (words) => ",".padEnd(words.length))

@@ -107,12 +107,19 @@ function giveBoth(others: readonly ReadLine[], last: ReadLine, text: string): vo
 }
 
 const ALL_AHEAD =
-  /(?:^|[\s,;(.–-])(?:all|alle|everything)(?:\s+(?:of\s+)?(?:them|these))?\s+(?:in\s+)?(?:\p{L}+\s+)?$|\)\s*,?\s*$/iu;
+  /(?:^|[\s,;(.–-])(?:all|alle|everything)(?:\s+(?:of\s+)?(?:them|these))?\s+(?:in\s+)?(?:\p{L}+\s+)?$/iu;
+const BRACKETED = /\(([^()]*)\)\s*,?\s*$/u;
 const ALL_BEHIND = /^\s*,?\s*(?:all|alle|throughout)(?:\s+of\s+(?:them|these))?\s*(?:[).!;]|\n|$)/iu;
 /** “3 dz olive, 2 dz grey, all unweighted”, “(3 olive, 2 grey), unweighted”: of each of them that says no other. */
 function giveForm(others: readonly ReadLine[], last: ReadLine, text: string): void {
   const form = last.understood.find((u) => u.field === "form");
-  if (!form || !(ALL_AHEAD.test(text.slice(0, form.at[0])) || ALL_BEHIND.test(text.slice(form.at[1])))) return;
+  if (!form) return;
+  const ahead = text.slice(0, form.at[0]);
+  const bracket = BRACKETED.exec(ahead);
+  // Behind a bracket in which all of them stand; “(for the shop)” holds none.
+  const isBehind =
+    bracket && others.every((l) => l.understood.some((u) => u.field === "variant" && u.at[0] > bracket.index));
+  if (!isBehind && !ALL_AHEAD.test(ahead) && !ALL_BEHIND.test(text.slice(form.at[1]))) return;
   for (const l of others)
     if (l.pattern === last.pattern && !l.understood.some((u) => u.field === "form")) l.form = last.form;
 }

@@ -55,3 +55,21 @@ describe("so many of them, without a unit", () => {
     "4 dz Harbour Nymph olive 14, 2 of those unweighted",
   ])("%s: two flies, or two dozen?", (text) => expect(linesOf(text)).toEqual(["NOT_UNDERSTOOD"]));
 });
+
+describe("a weight behind the last of several", () => {
+  const formsOf = (text: string) => {
+    const order = readOrder(`Otter Creek, by 8 May: ${text}`, anotherCatalogue);
+    return order.lines.map((l) => l.form);
+  };
+
+  test.each([
+    "3 dz Harbour Nymph 12 olive, 2 dz 14 black, all unweighted",
+    "3 dz Harbour Nymph 12 olive, 2 dz 14 black, unweighted all",
+    "5 dz Harbour Nymph 12 (three olive, two black), unweighted",
+  ])("%s: is that of all", (text) => expect(formsOf(text)).toEqual(["unweighted", "unweighted"]));
+
+  test.each([
+    "3 dz Harbour Nymph 12 olive, 2 dz 14 black (for the shop) unweighted",
+    "3 dz Harbour Nymph 12 olive, 2 dz 14 black (barbless), unweighted",
+  ])("%s: is that of the last alone", (text) => expect(formsOf(text)).toEqual(["weighted", "unweighted"]));
+});

@@ -3,7 +3,7 @@ import { type Stretch, runsOf } from "../stretch";
 import type { ReadLine } from "../types";
 import type { Span } from "../spans";
 import { fold } from "../nearest";
-import { numberOf } from "../numbers";
+import { NUMBER, numberOf } from "../numbers";
 import { LEAST_SPELLED } from "./quantity";
 import { keptAsWish } from "../wishes";
 
@@ -12,8 +12,10 @@ const PART_OF =
   /(?<!\p{L})(?:of\s+(?:them|which|it)|of\s+(?:these|those)(?!\s*\uE000)|thereof|davon|darunter|including|incl\.?|inkl\.?|inklusive)(?!\p{L})/iu;
 
 /** “6 of those”, “1 dz of those”: some of them, or as many more? */
-const SOME_OF_THOSE =
-  /(?<![\p{L}\d])(?:\d{1,3}|an?|one|two|three|four|five|six|eight|ten)\s*(?:(?:dz|doz|dozens?)\s+)?(of\s+(?:these|those))(?!\p{L})/iu;
+const SOME_OF_THOSE = new RegExp(
+  String.raw`(?<![\p{L}\d])(?:${NUMBER}|an?)\s*(?:(?:dz|doz|dozens?)\s+)?(of\s+(?:these|those))(?!\p{L})`,
+  "iu",
+);
 
 const OF_THE_SIZE =
   /(?<!\p{L})(?:of|from)\s+the\s+(?:sizes?\s+)?#?\d{1,2}(?:\/0)?'?s?(?![\p{L}\d])|(?<!\p{L})von\s+den\s+\d{1,2}(?:er)?n?(?![\p{L}\d])/iu;
