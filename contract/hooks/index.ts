@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { hookBends } from "@kasten/core/hooks";
+import { hookBends, hookEyes } from "@kasten/core/hooks";
 import { done, endpoint, figure, idParams, hookSize, none } from "../http";
 
 export const hookRowSchema = z.strictObject({
@@ -12,7 +12,6 @@ export const hookRowSchema = z.strictObject({
 });
 /** A row as it is measured: of a size in which hooks are made. */
 const measuredRow = hookRowSchema.extend({ size: hookSize });
-export const eyeForms = ["straight", "turned down", "turned up", "returned along the shank"] as const;
 export const hookFamilies = ["dry", "wet", "nymph", "pupa", "streamer", "low-water", "double", "large"] as const;
 
 const text = z.string().max(200);
@@ -27,7 +26,7 @@ export const hookModelSchema = z.object({
   gapeSteps: z.number().int(),
   barbless: z.boolean(),
   points: z.union([z.literal(1), z.literal(2)]),
-  eyeForm: z.enum(eyeForms),
+  eyeForm: z.enum(hookEyes),
   /** Colour and coating: bronze, black nickel. */
   finish: z.string(),
   /** Why this wire. */
@@ -121,7 +120,7 @@ export const saveHook = endpoint({
     gapeSteps: z.number().int().min(-4).max(4),
     barbless: z.boolean(),
     points: z.union([z.literal(1), z.literal(2)]),
-    eyeForm: z.enum(eyeForms),
+    eyeForm: z.enum(hookEyes),
     finish: text,
     wireReason: text,
     near: z.array(z.strictObject({ model: text, differs: text })).max(12),

@@ -3,6 +3,7 @@ import { dressings, type Recipe } from "@kasten/core/recipe";
 import { hookSizeOrNone, sentence, short, table, words, type Same } from "../http";
 import { componentSchema } from "./component";
 import { bySize, span } from "./lengths";
+import { hookWantedSchema } from "./hookWanted";
 import { stepSchema, zone } from "./step";
 
 const coat = {
@@ -14,6 +15,7 @@ const coat = {
 /** A pattern's recipe: the open format in which patterns are written. */
 export const recipeSchema = z.strictObject({
   hookModel: words,
+  hookWanted: hookWantedSchema.optional(),
   shankTolerance: z.number().int().min(0).max(6).optional(),
   sizes: z.strictObject({ from: hookSizeOrNone, to: hookSizeOrNone }),
   components: z.array(componentSchema).max(40),

@@ -19,7 +19,13 @@ export interface BenchStep {
   instruction?: string;
   /** As it is said, without the size. */
   words: string;
+  /** As somebody typed it, where that is otherwise: what no figure says stands there. */
+  stated?: string;
 }
+
+/** What was typed of each step; of steps that one line tells in a row, it stands at the first. */
+export const statedOnce = (steps: readonly Pick<BenchStep, "stated">[]): (string | undefined)[] =>
+  steps.map(({ stated }, i) => (stated === steps[i - 1]?.stated ? undefined : stated));
 
 const inMm = (value: number): string => `${value.toFixed(1)} mm`;
 
@@ -41,6 +47,7 @@ export function benchStepOf(
     tools: toolsOfStep(s),
     instruction: s.step.instruction,
     words: sayStep(s.step),
+    stated: s.step.stated,
   };
 }
 

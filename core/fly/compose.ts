@@ -1,8 +1,8 @@
 import { DomainError } from "../errors";
 import { sizeWithin, type HookModel } from "../hooks";
 import type { Materials } from "../materials";
-import { missingFrom, type FlyChoice, type Recipe, type RecipeStep } from "../recipe";
-import { tieFly, type TiedFly, type TyingStep } from "../tying";
+import { hookOtherwise, missingFrom, type FlyChoice, type Recipe, type RecipeStep } from "../recipe";
+import { tieFly, type TiedFly, type TyingStep, type Warning } from "../tying";
 import { FlyContext } from "./context";
 import { guardUses } from "./guardUses";
 import { layerPart } from "./layers";
@@ -57,8 +57,21 @@ export function composeFly(
   };
   return {
     ...fly,
-    tied: { ...tied, warnings: [...tied.warnings, ...c.warnings, ...roomWarnings({ ...recipe, bare: c.bare }, fly)] },
+    tied: {
+      ...tied,
+      warnings: [
+        ...hookWarnings(recipe, choice, model),
+        ...tied.warnings,
+        ...c.warnings,
+        ...roomWarnings({ ...recipe, bare: c.bare }, fly),
+      ],
+    },
   };
+}
+
+function hookWarnings(recipe: Recipe, choice: FlyChoice, model: HookModel): Warning[] {
+  const difference = hookOtherwise(recipe, choice, model);
+  return difference ? [{ step: "", code: "HOOK_OTHERWISE", details: { model: model.name, ...difference } }] : [];
 }
 
 function resolved(c: FlyContext, step: RecipeStep): TyingStep {

@@ -154,3 +154,21 @@ describe("parts that are there to be seen", () => {
   test("what is left hanging or only bound in is not", () =>
     expect([unseen("wing", { hanging: true } as Partial<RecipeStep>), unseen("rib-in", {})]).toEqual([[], []]));
 });
+
+describe("what is said of the hook", () => {
+  const said = (r: Recipe) => {
+    r.hookWanted = { shank: { from: 4, to: 4 } };
+  };
+  test("where the hook taken is otherwise, the fly tells it", () => {
+    const [w] = warnings(changed(said), "HOOK_OTHERWISE");
+    expect(w && warningSentence(w)).toMatch(/^Of the hook is said: 4X long\. .* has: standard shank\./);
+    expect(w?.step).toBe("");
+  });
+  test("of a weight form's own hook nothing is said", () => {
+    const own = changed((r) => {
+      said(r);
+      r.forms = r.forms.map((f) => ({ ...f, hookModel: model.id }));
+    });
+    expect(warnings(own, "HOOK_OTHERWISE")).toEqual([]);
+  });
+});

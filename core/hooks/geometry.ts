@@ -10,6 +10,9 @@ export type HookQuantity = (typeof hookQuantities)[number];
 export const hookBends = ["round", "curved"] as const;
 export type HookBend = (typeof hookBends)[number];
 
+export const hookEyes = ["straight", "turned down", "turned up", "returned along the shank"] as const;
+export type HookEye = (typeof hookEyes)[number];
+
 /** One measured size of a model, in mm. What was not measured is left out. */
 export interface HookRow {
   size: HookSize;
@@ -36,6 +39,9 @@ export interface HookModel {
   points?: 1 | 2;
   /** n steps wider (negative: narrower) in the gape than its family; changes the gape only. */
   gapeSteps?: number;
+  eyeForm?: HookEye;
+  /** Colour and coating: bronze, black nickel. */
+  finish?: string;
   rows: HookRow[];
   /** Point and barb measured at one size, as mm behind the eye; kept as fractions of the shank elsewhere. */
   landmarks?: { size: HookSize; point?: number; barb?: number };

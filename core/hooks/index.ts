@@ -4,3 +4,4 @@ export * from "./place";
 export * from "./size";
 export * from "./made";
 export * from "./sizesFor";
+export * from "./wanted";

@@ -1,12 +1,15 @@
 import { DomainError } from "../errors";
-import { normalSize, sizesBetween, sizeWithin } from "../hooks";
+import { isHookSize, normalSize, sizesBetween, sizeWithin } from "../hooks";
 import { allOf, englishOnes, englishTens } from "../numeric";
 import { MONTH } from "./dates";
 import type { Stretch } from "./stretch";
 
-/** Whether a fly comes in a size; one that says none, as it is not complete, may be asked for in any. */
+/**
+ * Whether a fly comes in a size; one that says none, as it is not complete, may be asked for in any. A number in which
+ * no hook is made is no size.
+ */
 export const comesIn = (size: string, sizes: Sizes): boolean =>
-  sizes.from === "" || sizes.to === "" || sizeWithin(size, sizes);
+  isHookSize(size) && (sizes.from === "" || sizes.to === "" || sizeWithin(size, sizes));
 
 /** A word as a hook size; undefined when it is none. */
 export function sizeOf(word: string): string | undefined {

@@ -1,5 +1,5 @@
 import { DomainError } from "../errors";
-import { sizeWithin } from "../hooks";
+import { hookDifference, sizeWithin, type HookDifference, type HookModel } from "../hooks";
 import type { Material, Materials, Standing } from "../materials";
 import type { Component } from "./component";
 import type { BySize } from "./lengths";
@@ -14,6 +14,19 @@ export function hookOf(
   return (
     (taken && choice.use?.[taken.id]) || recipe.forms.find((f) => f.id === choice.form)?.hookModel || recipe.hookModel
   );
+}
+
+/**
+ * What the hook taken has otherwise than is said of the pattern's own; undefined where it is all that is said. Of the
+ * hook of a weight form nothing is said.
+ */
+export function hookOtherwise(
+  { hookWanted, forms }: Pick<Recipe, "hookWanted" | "forms">,
+  { form }: Pick<FlyChoice, "form">,
+  model: HookModel,
+): HookDifference | undefined {
+  const isOfForm = forms.some((f) => f.id === form && f.hookModel === model.id);
+  return hookWanted && !isOfForm ? hookDifference(hookWanted, model) : undefined;
 }
 
 /** A material for which a fly may be shown, but not promised: nobody has identified it, or it cannot be had again. */

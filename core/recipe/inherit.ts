@@ -37,6 +37,7 @@ export function inheritFrom(recipe: Recipe, parent: Recipe): Inheritance {
     ...recipe,
     steps,
     hookModel: take("hook", recipe.hookModel !== "", recipe.hookModel, parent.hookModel, parent.hookModel !== ""),
+    hookWanted: recipe.hookModel === "" ? parent.hookWanted : recipe.hookWanted,
     sizes: take(
       "sizes",
       recipe.sizes.from !== "" && recipe.sizes.to !== "",

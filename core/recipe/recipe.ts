@@ -1,4 +1,4 @@
-import type { HookSize, Place } from "../hooks";
+import type { HookSize, HookWanted, Place } from "../hooks";
 import type { Dressing } from "./amount";
 import type { Component } from "./component";
 import type { BySize, SizeSpan } from "./lengths";
@@ -42,6 +42,8 @@ export interface WeightForm {
 
 export interface Recipe {
   hookModel: string;
+  /** What is said of the hook beside its model: where the hook taken is otherwise, it is told. */
+  hookWanted?: HookWanted;
   /** The shank may be this many steps longer or shorter when the named hook is not to be had. */
   shankTolerance?: number;
   sizes: SizeSpan;

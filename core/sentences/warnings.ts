@@ -1,6 +1,6 @@
 import type { Sentences } from "../errors";
 import type { Warning, WarningDetails } from "../tying";
-import { sayPlace } from "../words";
+import { differenceWords, sayPlace } from "../words";
 import { say } from "./say";
 
 const mm = (value: number): string => value.toFixed(1);
@@ -38,6 +38,7 @@ const sentences: Sentences<WarningDetails> = {
     `“${d.name}” is stated ${mm(d.statedMm)} mm long, and its way over the fly with what the fingers hold takes ${mm(d.neededMm)} mm: it is counted as that long. Say it longer.`,
   COVER_NARROW: (d) =>
     `${quoted(d.name)} is ${mm(d.widthMm)} mm wide, less than half of the ${mm(d.coversMm)} mm that it covers: the sides stay open. Take more of it, or a wider strip.`,
+  HOOK_OTHERWISE: (d) => differenceWords(d.model, d),
   SHOWS_NOTHING: (d) => `${quoted(d.name)} shows nothing: say how long it is, such as “= half shank”.`,
 };
 

@@ -1,4 +1,4 @@
-import type { HookGeometry, Place } from "../hooks";
+import type { HookDifference, HookGeometry, Place } from "../hooks";
 import type { DressRule, Dubbing } from "./dress";
 import type { Diameters, Ledge, Profile } from "./profile";
 import type { Part } from "./seat";
@@ -178,6 +178,8 @@ export interface WarningDetails {
   NOT_STAGGERED: { name: string; longer: string; shownMm: number; shorterByMm: number; leastMm: number };
   WRAPS_PILE_UP: { place: Place; wraps: number; most: number; steps: string[] };
   SHOWS_NOTHING: { name: string };
+  /** The hook taken is otherwise than is said of it. */
+  HOOK_OTHERWISE: { model: string } & HookDifference;
   /** Stated shorter than its way over the fly, what stays free, and what the fingers hold. */
   CANNOT_REACH: { name: string; statedMm: number; neededMm: number };
   /** What is taken over is narrower than half of what it covers. */

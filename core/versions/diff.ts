@@ -1,6 +1,5 @@
 import { sameContent, type Component, type Recipe, type RecipeStep } from "../recipe";
-import { sayStep } from "../words";
-import { sayPlace } from "../words";
+import { sayPlace, sayStep, sayWanted } from "../words";
 
 /** One thing that differs between two versions, in words. */
 export interface RecipeChange {
@@ -35,6 +34,7 @@ export function changesBetween(before: Recipe, after: Recipe, nameOf: (code: str
 function plainChanges(before: Recipe, after: Recipe): RecipeChange[] {
   const rows: [string, (r: Recipe) => string][] = [
     ["hook", (r) => r.hookModel || "not named"],
+    ["said of the hook", (r) => sayWanted(r.hookWanted ?? {}).join(", ") || "nothing"],
     ["sizes", (r) => `${r.sizes.from} to ${r.sizes.to}`],
     ["shank tolerance", (r) => `${r.shankTolerance ?? 0} steps`],
     ["finish", finishWords],

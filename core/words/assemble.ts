@@ -1,3 +1,4 @@
+import type { HookWanted } from "../hooks";
 import type { Material } from "../materials";
 import { emptyRecipe, type Recipe } from "../recipe";
 import type { Reading } from "./reading";
@@ -30,6 +31,7 @@ export function assemble(r: Reading): Recipe {
   return {
     ...was,
     hookModel: bench.facts.hookModel ?? was.hookModel,
+    hookWanted: bench.facts.hookWanted ? stated(bench.facts.hookWanted) : was.hookWanted,
     sizes,
     components,
     steps: bench.made.map((m) => m.step),
@@ -41,6 +43,9 @@ export function assemble(r: Reading): Recipe {
     })),
   };
 }
+
+/** What is said of the hook; absent where that is nothing. */
+const stated = (wanted: HookWanted): HookWanted | undefined => (Object.keys(wanted).length > 0 ? wanted : undefined);
 
 function named(r: Reading): ReadonlyMap<string, Material> {
   return r.bench.newMaterials.length === 0

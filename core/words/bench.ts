@@ -1,6 +1,6 @@
 import { lettersOf } from "./letters";
 import { withoutPlural } from "../numeric";
-import type { Place } from "../hooks";
+import type { HookWanted, Place } from "../hooks";
 import { colourIn, isColour, type Material, type MaterialForm } from "../materials";
 import type { Component, Recipe, RecipeStep, Role } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
@@ -156,7 +156,10 @@ export class Bench {
     family?: string;
     name?: string;
     style?: string;
-    hookSaid?: string;
+    /** What is said of the hook beside its model, once a line told of one. */
+    hookWanted?: HookWanted;
+    /** The line that told the hook. */
+    hookLine?: number;
     /** The line that told the sizes. */
     sizesLine?: number;
   } = {};

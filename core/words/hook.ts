@@ -1,13 +1,11 @@
-import { sizeNumber, type HookSize } from "../hooks";
+import { hookDifference, isHookSize, sizeNumber, type HookModel, type HookSize } from "../hooks";
 import type { SizeSpan } from "../recipe";
+import { readWanted } from "./hookWanted";
 import { readNumber } from "./text/number";
 
 /** A hook of the room, as far as reading needs it. */
-export interface KnownHook {
-  id: string;
-  name: string;
+export interface KnownHook extends Omit<HookModel, "rows" | "landmarks"> {
   family?: string;
-  shankSteps: number;
 }
 
 export interface HookSaid {
@@ -16,8 +14,10 @@ export interface HookSaid {
   /** Models that fit as well, where several do. */
   others: KnownHook[];
   family?: string;
-  /** Words that say which hook, as typed. */
-  words: string;
+  /** All that was read for it. */
+  text: string;
+  /** Where sizes stand in it. */
+  at: [from: number, to: number][];
 }
 
 const SIZE = "(?:#|no\\.?\\s*|number\\s+|sz\\.?\\s*|sizes?\\s*)?(\\d{1,2}(?:/0)?)(?!\\.?\\d)s?";
@@ -59,37 +59,34 @@ const families: [RegExp, string][] = [
   [/\bsaltwater\b|\bpike\b|\bstinger\b|\bpopper\b|\blarge\b|\bbig\s+game\b/, "large"],
 ];
 
-const readable = (size: string | undefined): HookSize | undefined => {
-  if (size === undefined) return undefined;
-  const n = size.includes("/") ? 0 : Number(size);
-  return size.includes("/") || (n >= 1 && n <= 32) ? size : undefined;
-};
+const readable = (size: string | undefined): HookSize | undefined =>
+  size !== undefined && isHookSize(size) ? size : undefined;
 
 /** “size 12 (also 14 and 16)” */
 const alsoIn = /\s*[(,]\s*(?:also|and\s+also|or)\s+(?:in\s+)?(?=#?\d)/g;
-function sizesIn(text: string): SizeSpan | undefined {
-  const clean = sizesInFigures(text.replace(alsoIn, ","))
+function sizesIn(text: string): { sizes: SizeSpan; at: [number, number][] } | undefined {
+  const clean = sizesInFigures(text.replace(alsoIn, (m) => ",".padEnd(m.length)))
     .replace(steps, (m) => " ".repeat(m.length))
     .replace(stepsShort, (m) => " ".repeat(m.length))
     .replace(wireSteps, (m) => " ".repeat(m.length));
   const spanned = range.exec(clean);
   if (spanned) {
     const [a, b] = [readable(spanned[1]), readable(spanned[2])];
-    if (a && b) return { from: a, to: b };
+    if (a && b) return { sizes: { from: a, to: b }, at: [placeOf(spanned)] };
   }
   const listed = spaced.exec(clean) ?? list.exec(clean);
   if (listed) {
-    const all = [...listed[0].matchAll(/\d{1,2}(?:\/0)?/g)]
-      .flatMap((m) => readable(m[0]) ?? [])
-      .sort((a, b) => sizeNumber(a) - sizeNumber(b));
+    // A number that is no size stays, to be asked about.
+    const told = [...listed[0].matchAll(/\d{1,2}(?:\/0)?/g)].filter((m) => isHookSize(m[0]));
+    const all = told.map((m) => m[0]).sort((a, b) => sizeNumber(a) - sizeNumber(b));
     const [first, last] = [all[0], all[all.length - 1]];
-    if (first && last) return { from: first, to: last };
+    if (first && last) return { sizes: { from: first, to: last }, at: told.map((m) => placeOf(m, listed.index)) };
   }
-  const one = readable(
-    single.exec(clean)?.[1] ?? lone.exec(clean)?.[1] ?? ahead.exec(clean)?.[1] ?? ofKind.exec(clean)?.[1],
-  );
-  return one ? { from: one, to: one } : undefined;
+  const told = single.exec(clean) ?? lone.exec(clean) ?? ahead.exec(clean) ?? ofKind.exec(clean);
+  const one = readable(told?.[1]);
+  return told && one ? { sizes: { from: one, to: one }, at: [placeOf(told)] } : undefined;
 }
+const placeOf = (m: RegExpExecArray, from = 0): [number, number] => [from + m.index, from + m.index + m[0].length];
 
 /** “fourteens and sixteens”: sizes as they are spoken. */
 const spokenSizes: Record<string, string> = {
@@ -144,7 +141,8 @@ export function readHook(text: string, hooks: Iterable<KnownHook>): HookSaid {
   const byCode = all.find((h) => words.includes(h.id.toLowerCase()));
   // “P1, sizes 14 and 16”: the figure of its code is no size.
   const told = byCode ? withoutCode(text, byCode.id.toLowerCase()) : text;
-  const sizes = sizesIn(told.replace(ofThread, (m) => " ".repeat(m.length)));
+  const found = sizesIn(told.replace(ofThread, (m) => " ".repeat(m.length)));
+  const sizes = found?.sizes;
   const nameWords = (h: KnownHook) =>
     h.name
       .toLowerCase()
@@ -155,16 +153,18 @@ export function readHook(text: string, hooks: Iterable<KnownHook>): HookSaid {
     .sort((a, b) => nameWords(b).length - nameWords(a).length)[0];
   const family = families.find(([pattern]) => pattern.test(text))?.[1];
   const exact = byCode ?? named;
-  if (exact) return { sizes, model: exact, others: [], family: exact.family ?? family, words: text.trim() };
-  const plain = text.replace(/\d+(?:\/0)?|[^a-z]+/g, " ").trim();
+  if (exact) return { sizes, model: exact, others: [], family: exact.family ?? family, text, at: found?.at ?? [] };
   const some = all.filter((h) => nameWords(h).some((w) => w.length > 3 && !isCommon(w) && words.includes(w)));
   const long =
     Number(
       steps.exec(text)?.[1] ?? readNumber(spokenSteps.exec(text)?.[1] ?? "") ?? (/(?:^|\s)long\b/.test(text) ? 2 : 0),
     ) - Number(stepsShort.exec(text)?.[1] ?? 0);
-  const fits = (some.length > 0 ? some : all.filter((h) => family !== undefined && h.family === family)).sort(
-    (a, b) => Math.abs(a.shankSteps - long) - Math.abs(b.shankSteps - long),
+  const likely = some.length > 0 ? some : all.filter((h) => family !== undefined && h.family === family);
+  const { wanted } = likely.length > 1 ? readWanted(text) : { wanted: {} };
+  const others = (h: KnownHook): number => Object.keys(hookDifference(wanted, h)?.has ?? {}).length;
+  const fits = likely.sort(
+    (a, b) => Math.abs(a.shankSteps - long) - Math.abs(b.shankSteps - long) || others(a) - others(b),
   );
-  return { sizes, model: fits[0], others: fits.slice(1), family: fits[0]?.family ?? family, words: plain };
+  return { sizes, model: fits[0], others: fits.slice(1), family: fits[0]?.family ?? family, text, at: found?.at ?? [] };
 }
 const isCommon = (w: string): boolean => /^(?:nymph|wet|dry|streamer|long|pupa|double|curve|yard)$/.test(w);

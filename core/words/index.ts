@@ -5,6 +5,7 @@ export { readRecipe } from "./recipe";
 export type { LineMark, RecipeContext, RecipeLine, RecipeReading } from "./reading";
 export type { Ask } from "./bench";
 export type { KnownHook } from "./hook";
+export { differenceWords, sayWanted } from "./say/hook";
 export { sayFinish, sayHook, sayLine, sayRecipe, type SaidLine } from "./say/recipe";
 export { stanceWords } from "./say/lay";
 export { sayStep } from "./say/step";

@@ -1,5 +1,6 @@
 import { hookBends, normalSize, type HookModel } from "@kasten/core/hooks";
-import { eyeForms, hookFamilies, hookRowSchema, type HookModelData } from "@kasten/contract/hooks";
+import { hookEyes } from "@kasten/core/hooks";
+import { hookFamilies, hookRowSchema, type HookModelData } from "@kasten/contract/hooks";
 import { z } from "zod";
 import { insertAll, type Db } from "../database/rows";
 import { hookModelEntity, hookSizeEntity } from "../hooks";
@@ -15,7 +16,7 @@ const modelRow = z.object({
   bend: z.enum(hookBends),
   gape_steps: number.default(0),
   points: number.default(1),
-  eye_form: z.enum(eyeForms).default("turned down"),
+  eye_form: z.enum(hookEyes).default("turned down"),
   finish: z.string().default(""),
   wire_reason: z.string().default(""),
   /** Near equivalents, "model: what differs", by semicolon. */

@@ -20,7 +20,7 @@ import PassForm from "../parts/PassForm.vue";
 import RefusalNote from "../parts/RefusalNote.vue";
 import { day } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { FlyDrawing, MethodTable, TakenAway, formName, useCatalogue, variantName } from "../patterns";
+import { FlyDrawing, HookNote, MethodTable, TakenAway, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import BatchActions from "./BatchActions.vue";
 import BatchChoices from "./BatchChoices.vue";
@@ -133,6 +133,7 @@ const prepared = async ({ kind, component }: BatchDetail["prep"][number]) =>
       </div>
     </div>
     <ExceptionNote :exceptions="b.exceptions" />
+    <HookNote :pattern="b.pattern" :version="b.patternVersion" :choice="choice" />
     <section v-if="b.breaches.length > 0" class="callout mb-3" aria-label="Against a customer’s rules">
       <p v-for="r in b.breaches" :key="r">{{ r }}</p>
       <PassForm v-if="maker" :busy="busy" action="Let it pass" @pass="letPass" />

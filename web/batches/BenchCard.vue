@@ -2,14 +2,14 @@
 import ExceptionNote from "../parts/ExceptionNote.vue";
 import WishNote from "../parts/WishNote.vue";
 import { computed } from "vue";
-import { benchStepOf, cautionsOf, checksOf, coatChecks } from "@kasten/core/bench";
+import { benchStepOf, cautionsOf, checksOf, coatChecks, statedOnce } from "@kasten/core/bench";
 import { proportionsOf } from "@kasten/core/fly";
 import { readBatch } from "@kasten/contract/batches";
 import { call, useRead } from "../http";
 import DozenCount from "../parts/DozenCount.vue";
 import { day } from "../parts/format";
 import { length } from "../parts/units";
-import { AskedNote, FlyPicture, formName, useCatalogue, variantName } from "../patterns";
+import { AskedNote, FlyPicture, HookNote, formName, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 import CardSide from "./CardSide.vue";
 import CardSteps from "./CardSteps.vue";
@@ -49,7 +49,9 @@ const cuts = computed(() =>
 );
 /** A long recipe is set smaller, so that it stays one page. */
 const size = computed(() => {
-  const left = steps.value.flatMap((s) => [
+  const stated = statedOnce(steps.value);
+  const left = steps.value.flatMap((s, i) => [
+    ...(stated[i] === undefined ? [] : [`“${stated[i]}”`]),
     [s.name, s.material, s.where, ...s.figures, ...s.ways, ...s.tools, s.instruction ?? ""].join(" · "),
     ...s.cautions.map((c) => c.sentence),
   ]);
@@ -99,6 +101,7 @@ const print = () => window.print();
       :form="b.form"
       :asked="{ leave: b.leave, use: b.use, methods: b.methods, buy: b.buy }"
     />
+    <HookNote :pattern="b.pattern" :version="b.patternVersion" :choice="b" />
     <p v-if="tied.fault" class="callout">{{ tied.fault }}</p>
     <template v-if="tied.fly">
       <p v-for="a in avoid" :key="a"><b>Not to be:</b> {{ a }}</p>
@@ -153,6 +156,11 @@ const print = () => window.print();
 }
 .bench-card .no {
   font-weight: 700;
+}
+.bench-card .stated {
+  display: block;
+  color: #44575b;
+  font-style: italic;
 }
 .bench-card .caution {
   display: block;

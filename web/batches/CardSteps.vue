@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import type { benchStepOf } from "@kasten/core/bench";
+import { computed } from "vue";
+import { statedOnce, type BenchStep } from "@kasten/core/bench";
 
-/** The steps on the bench card, each in one run of words, its cautions below it. */
-defineProps<{ steps: (ReturnType<typeof benchStepOf> & { cautions: { sentence: string }[] })[] }>();
+/** The steps on the bench card, each in one run of words as it was typed and reckoned, its cautions below it. */
+const props = defineProps<{ steps: (BenchStep & { cautions: { sentence: string }[] })[] }>();
+const stated = computed(() => statedOnce(props.steps));
 </script>
 
 <template>
@@ -18,6 +20,7 @@ defineProps<{ steps: (ReturnType<typeof benchStepOf> & { cautions: { sentence: s
           ><span v-if="s.ways.length"> · {{ s.ways.join("; ") }}</span
           ><span v-if="s.tools.length"> · with {{ s.tools.join(", ") }}</span
           ><span v-if="s.instruction"> · {{ s.instruction }}</span>
+          <span v-if="stated[i]" class="stated">“{{ stated[i] }}”</span>
           <span v-for="c in s.cautions" :key="c.sentence" class="caution">▲ {{ c.sentence }}</span>
         </div>
       </li>

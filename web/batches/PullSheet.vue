@@ -13,7 +13,7 @@ import RefusalNote from "../parts/RefusalNote.vue";
 import type { Column } from "../parts/column";
 import { day, quantity } from "../parts/format";
 import { useChange } from "../parts/useChange";
-import { FlyDrawing, useCatalogue, variantName } from "../patterns";
+import { FlyDrawing, HookNote, useCatalogue, variantName } from "../patterns";
 import { useSession } from "../team";
 
 const props = defineProps<{ id: string }>();
@@ -96,6 +96,7 @@ const print = () => window.print();
         </p>
         <WishNote v-for="c in b.claims" :key="c.line" :wishes="c.wishes" :of="c.customer" />
         <ExceptionNote :exceptions="[...b.exceptions, ...b.claims.flatMap((c) => c.exception ?? [])]" />
+        <HookNote :pattern="b.pattern" :version="b.patternVersion" :choice="b" />
       </div>
       <div class="no-print flex gap-2">
         <button class="btn" @click="print">Print</button>

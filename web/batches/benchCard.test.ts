@@ -90,3 +90,21 @@ test("for whoever ties left-handed the winding is told from their side", async (
   const left = await open({}, undefined, { handed: "left" });
   expect(left.text(".steps")).not.toBe(asRight);
 });
+
+test("what was typed stands at its step, once where one line tells several", async () => {
+  const { screen } = await open({}, (r) => {
+    r.steps.forEach((s, i) => {
+      if (i === 1 || i === 2) s.stated = "Tie it in with three loose wraps, then five tight ones";
+    });
+  });
+  expect(screen.findAll(".steps .stated").map((s) => s.text())).toEqual([
+    "“Tie it in with three loose wraps, then five tight ones”",
+  ]);
+});
+
+test("a hook that is otherwise than the recipe says is told of", async () => {
+  const { text } = await open({}, (r) => {
+    r.hookWanted = { shank: { from: 4, to: 4 } };
+  });
+  expect(text("[role=note]")).toMatch(/^Of the hook is said: 4X long\. .* has: /);
+});

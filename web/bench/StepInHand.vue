@@ -71,6 +71,7 @@ onKeyStroke(["ArrowRight", "ArrowDown", "ArrowLeft", "ArrowUp"], (e) => {
       <p v-if="now.material" class="text-lg 2xl:text-3xl">{{ now.material }}</p>
       <p class="fig text-xl 2xl:text-4xl">{{ now.zone }}</p>
       <p v-if="now.more" class="text-lg 2xl:text-3xl">{{ now.more }}</p>
+      <p v-if="now.step.stated" class="text-lg text-soft italic 2xl:text-3xl">“{{ now.step.stated }}”</p>
       <p v-if="now.tools" class="text-soft 2xl:text-2xl">At hand: {{ now.tools }}</p>
       <p v-if="now.step.instruction" class="mt-1 2xl:text-2xl">{{ now.step.instruction }}</p>
       <p v-for="c in now.cautions" :key="c" class="callout mt-2 2xl:text-2xl">{{ c }}</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { hookBends } from "@kasten/core/hooks";
-import { eyeForms, hookFamilies, saveHook, type HookModelData } from "@kasten/contract/hooks";
+import { hookBends, hookEyes } from "@kasten/core/hooks";
+import { hookFamilies, saveHook, type HookModelData } from "@kasten/contract/hooks";
 import EntryChoice from "../parts/EntryChoice.vue";
 import EntryNumber from "../parts/EntryNumber.vue";
 import EntryText from "../parts/EntryText.vue";
@@ -84,7 +84,7 @@ const setNear = (near: Near[] | undefined): void => form.api.setFieldValue("near
     <EntryNumber :form="form" name="wireSteps" label="Wire, steps heavier (−: finer)" :min="-6" :max="6" :step="1" />
     <EntryNumber :form="form" name="gapeSteps" label="Gape, steps wider (−: narrower)" :min="-4" :max="4" :step="1" />
     <EntryText :form="form" name="wireReason" label="Why this wire" />
-    <EntryChoice :form="form" name="eyeForm" label="Eye" :options="optionsOf(eyeForms)" />
+    <EntryChoice :form="form" name="eyeForm" label="Eye" :options="optionsOf(hookEyes)" />
     <EntryText :form="form" name="finish" label="Colour and coating" />
     <EntryChoice :form="form" name="points" label="Points" :options="points" />
     <EntryTick :form="form" name="barbless">barbless</EntryTick>

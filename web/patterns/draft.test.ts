@@ -34,8 +34,8 @@ const materials = new Map<string, Material>([
 const room: Room = {
   materials,
   hooks: [
-    { id: "N1", name: "Yard Nymph", family: "nymph", shankSteps: 0 },
-    { id: "D1", name: "Yard Dry", family: "dry", shankSteps: 0 },
+    { id: "N1", name: "Yard Nymph", family: "nymph", wireSteps: 0, barbless: false, shankSteps: 0 },
+    { id: "D1", name: "Yard Dry", family: "dry", wireSteps: 0, barbless: false, shankSteps: 0 },
   ],
   numberWords: { "a few": 7 },
 };

@@ -4,6 +4,7 @@ export * from "./catalogue";
 export { default as FlyDrawing } from "./FlyDrawing.vue";
 export { default as FlyThumb } from "./FlyThumb.vue";
 export { default as AskedNote } from "./AskedNote.vue";
+export { default as HookNote } from "./HookNote.vue";
 export { default as FlyPicture } from "./FlyPicture.vue";
 /** Large, and not what a screen begins with: they come when they are there to be shown. */
 export const MaterialForm = defineAsyncComponent(() => import("./MaterialForm.vue"));

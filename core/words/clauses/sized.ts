@@ -19,11 +19,13 @@ const one = new RegExp(`(?:(${DIMENSION})\\s+)?${ON}(${SIZES})`, "giu");
 /** “on the 6s, 3 mm on 8s and 10s”: what was described, and other sizes of it on other hooks. */
 export const onHooks: Clause = clause(
   "2.5 mm on 16s, 3 mm on 12s and 14s",
-  map(listed, ([list = ""]) =>
-    [...list.matchAll(one)].flatMap(([, stuff, sizes = ""]): SizedStuff[] => {
+  map(listed, ([list = ""]) => {
+    const told = [...list.matchAll(one)];
+    const sized = told.flatMap(([, stuff, sizes = ""]): SizedStuff[] => {
       const span = spanIn(sizes);
       return span ? [{ sizes: span, ...(stuff !== undefined && { words: stuff }) }] : [];
-    }),
-  ),
+    });
+    return sized.length === told.length ? sized : undefined;
+  }),
   (said, stuffOn) => void (said.stuffOn = stuffOn),
 );

@@ -1,4 +1,5 @@
 import { readFileSync } from "node:fs";
+import { hookEyes } from "../../hooks";
 import { newMaterial, type Material, type MaterialForm } from "../../materials";
 import type { KnownHook } from "../hook";
 
@@ -46,4 +47,11 @@ export const hooks: KnownHook[] = rowsOf("hook-models.csv").map((r) => ({
   name: r.name ?? "",
   family: r.family,
   shankSteps: Number(r.shank_steps),
+  wireSteps: Number(r.wire_steps),
+  gapeSteps: Number(r.gape_steps),
+  barbless: r.barbless === "1",
+  bend: r.bend === "curved" ? "curved" : "round",
+  points: r.points === "2" ? 2 : 1,
+  eyeForm: hookEyes.find((form) => form === r.eye_form),
+  finish: r.finish,
 }));

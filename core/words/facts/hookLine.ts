@@ -8,11 +8,14 @@ import type { SizeSpan } from "../../recipe";
 import type { CabinetIndex } from "../cabinet";
 import { isStop } from "../lexicon/stops";
 import { lineOf, type Reading } from "../reading";
+import { readWanted } from "../hookWanted";
 import { verbAt } from "../verbs";
+import { keepModel, noteHook } from "./hookModel";
 import { hookWords, hooksTold } from "./hookTold";
 import { readFrom } from "./title";
 
 const besideHook = /[,;/+.]\s+/g;
+const besideEnd = /^\s*(?:[,;/+.](?:\s|$)|$)/;
 
 /** “Slide a bead onto a jig hook, size 12”: the hook is told by the way, and the rest is a step. */
 export function readHookWithin(r: Reading, i: number): void {
@@ -55,11 +58,7 @@ const areApart = (a: SizeSpan, b: SizeSpan): boolean => {
 function keepHook(r: Reading, i: number, m: RegExpExecArray, said: HookSaid): void {
   const text = r.plain[i] ?? "";
   keepSizes(r, i, said.sizes, m.index, m.index + m[0].length);
-  if (said.model) {
-    r.bench.facts.hookModel = said.model.id;
-    lineOf(r, i).assumed.push(said.model.name);
-  }
-  if (said.family) r.bench.facts.family = said.family;
+  keepModel(r, i, said);
   const at: [number, number] = [m.index, m.index + m[0].length];
   lineOf(r, i).marks.push({ at, kind: "known" });
   // The step is read without it; where it is a sentence of its own, the line begins behind it.
@@ -105,8 +104,11 @@ function askBehindHook(r: Reading, i: number): void {
 /** What a line about the hook names beside it is not the hook's, and is not lost. */
 function askBesideHook(r: Reading, i: number): void {
   const text = r.plain[i] ?? "";
+  const wanted = readWanted(text).at;
   for (const m of text.matchAll(besideHook)) {
     const at = m.index + m[0].length;
+    // “Wet 10, black nickel”: that is said of the hook.
+    if (wanted.some(([from, to]) => from === at && besideEnd.test(text.slice(to)))) continue;
     const end = at + (/^[^,;+]*/.exec(text.slice(at))?.[0].trimEnd().length ?? 0);
     const words = lineOf(r, i).text.slice(at, end);
     if (/\bhooks?\b|^(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire|barbless)\b/i.test(words))
@@ -192,6 +194,7 @@ export function askHookOnce(r: Reading): void {
     const line = lineOf(r, i);
     line.asks = line.asks.filter((ask) => !isTold(ask));
   });
+  noteHook(r);
 }
 
 function readHookWords(r: Reading, i: number): void {
@@ -205,9 +208,8 @@ function readHookWords(r: Reading, i: number): void {
   line.marks.push({ at: [0, (r.plain[i] ?? "").length], kind: "known" });
   if (said.sizes) keepSizes(r, i, said.sizes, begin, behind);
   else if (!r.bench.facts.sizes?.from) line.asks.push({ at: [behind, behind], sentence: WHICH_SIZES, answers: [] });
+  keepModel(r, i, said);
   if (said.model) {
-    r.bench.facts.hookModel = said.model.id;
-    line.assumed.push(said.model.name);
     if (said.others.length > 0)
       line.notes.push(`${said.model.name} was taken; ${said.others.map((h) => h.name).join(", ")} would do as well`);
   } else {
@@ -218,7 +220,25 @@ function readHookWords(r: Reading, i: number): void {
       answers: all.slice(0, 8).map((h) => ({ label: h.name, text: ` (${h.name})` })),
     });
   }
-  if (said.family) r.bench.facts.family = said.family;
   askBehindHook(r, i);
   askBesideHook(r, i);
+  askNumberLeft(r, i, begin, said);
+}
+
+const angle = /\d+\s*(?:°|deg(?:rees?)?\b)/g;
+/** “12/0 or 14”: a number that is neither a size nor anything else said of a hook is not lost. */
+function askNumberLeft(r: Reading, i: number, begin: number, { text, at, model }: HookSaid): void {
+  const line = lineOf(r, i);
+  let left = text.replace(angle, (m) => " ".repeat(m.length));
+  for (const [from, to] of [...at, ...readWanted(text).at])
+    left = left.slice(0, from) + " ".repeat(to - from) + left.slice(to);
+  for (const m of left.matchAll(/(?<![\p{L}\d])#?\d[\d/.]*/gu)) {
+    const [from, to] = [begin + m.index, begin + m.index + m[0].length];
+    if (m[0] === model?.id || line.asks.some((ask) => ask.at[0] < to && from < ask.at[1])) continue;
+    line.asks.push({
+      at: [from, to],
+      sentence: `“${line.text.slice(from, to)}” is no size that goes with the others here, nor anything else of the hook. Say it otherwise, or take it out.`,
+      answers: [],
+    });
+  }
 }

@@ -3,6 +3,7 @@ import { readHook } from "../hook";
 import { lineOf, type Reading } from "../reading";
 import { verbAt } from "../verbs";
 import { isHookAlone, isHookTold } from "./hookTold";
+import { keepModel } from "./hookModel";
 import { keepSizes, readHookLine, readHookWithin } from "./hookLine";
 import { isNumberedName, isTitle, readIntroduction, readSpokenTitle, readTitle, readTitleSentence } from "./title";
 export { askHookOnce } from "./hookLine";
@@ -56,10 +57,7 @@ function hookAmong(r: Reading, i: number): void {
   const said = readHook(hook, r.context.hooks);
   const { facts } = r.bench;
   if (said.sizes) facts.sizes ??= said.sizes;
-  if (said.family) facts.family ??= said.family;
-  if (!said.model || facts.hookModel) return;
-  facts.hookModel = said.model.id;
-  lineOf(r, i).assumed.push(said.model.name);
+  if (!facts.hookModel) keepModel(r, i, said);
 }
 
 /** Nothing is tied by such a line: it is asked what each is for. */

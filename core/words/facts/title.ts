@@ -1,6 +1,7 @@
 import { spokenTitle } from "../spokenTitle";
 import { headOf } from "../head";
 import { readHook } from "../hook";
+import { keepModel } from "./hookModel";
 import { PARTS } from "../lexicon/parts";
 import { lineOf, type Reading } from "../reading";
 import { verbAt } from "../verbs";
@@ -121,11 +122,8 @@ export function readSpokenTitle(r: Reading, i: number): boolean {
   if (style !== undefined) r.bench.facts.style ??= style;
   const said = readHook(text.slice(title.end), r.context.hooks);
   if (said.sizes) r.bench.facts.sizes ??= said.sizes;
-  if (said.family) r.bench.facts.family ??= said.family;
-  if (said.sizes && said.model && !r.bench.facts.hookModel) {
-    r.bench.facts.hookModel = said.model.id;
-    line.assumed.push(said.model.name);
-  }
+  if (said.sizes && said.model && !r.bench.facts.hookModel) keepModel(r, i, said);
+  else if (said.family) r.bench.facts.family ??= said.family;
   return true;
 }
 
@@ -201,11 +199,7 @@ export function readTitle(r: Reading, i: number): void {
   if (said.sizes) r.bench.facts.sizes ??= said.sizes;
   const tail = titleTail.exec(r.plain[i] ?? "")?.[0] ?? "";
   const hook = /[a-z]{4}/.test(tail.replace(/sizes?/g, "")) ? readHook(tail, r.context.hooks) : undefined;
-  if (hook?.model && !r.bench.facts.hookModel) {
-    r.bench.facts.hookModel = hook.model.id;
-    r.bench.facts.family ??= hook.family;
-    line.assumed.push(hook.model.name);
-  }
+  if (hook?.model && !r.bench.facts.hookModel) keepModel(r, i, hook);
   const style = rest?.split(/[,)]/)[0]?.trim();
   if (style && !/\d/.test(style)) r.bench.facts.style ??= style;
 }

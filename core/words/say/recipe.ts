@@ -1,6 +1,7 @@
 import { areaOf, type Material } from "../../materials";
 import type { Coat, Recipe, RecipeStep } from "../../recipe";
 import { counted } from "./common";
+import { sayWanted } from "./hook";
 import { sayStep } from "./step";
 import type { KnownHook } from "../hook";
 
@@ -55,10 +56,13 @@ function isWhole({ told = [], steps }: Recipe): boolean {
 }
 
 /** The line that names the hook and the sizes. */
-export function sayHook({ hookModel, sizes }: Pick<Recipe, "hookModel" | "sizes">, hooks: Iterable<KnownHook>): string {
+export function sayHook(
+  { hookModel, hookWanted = {}, sizes }: Pick<Recipe, "hookModel" | "hookWanted" | "sizes">,
+  hooks: Iterable<KnownHook>,
+): string {
   const model = [...hooks].find((h) => h.id === hookModel);
   const span = sizes.from === sizes.to ? `size ${sizes.from}` : `sizes ${sizes.from} to ${sizes.to}`;
-  return [`Hook: ${model?.name ?? hookModel}`, ...(sizes.from ? [span] : [])].join(", ");
+  return [`Hook: ${model?.name ?? hookModel}`, ...(sizes.from ? [span] : []), ...sayWanted(hookWanted)].join(", ");
 }
 
 /** The line that tells the finish; undefined where nobody has said. */

@@ -2,7 +2,7 @@ import { type Reader, map, match, seq, words, opt } from "../../parse";
 import type { SizeSpan } from "../../../recipe";
 import { type Clause, clause } from "../../said";
 import { number } from "../../text/number";
-import { sizeNumber, type HookSize } from "../../../hooks";
+import { isHookSize, sizeNumber, type HookSize } from "../../../hooks";
 
 /** A hook size, and no measure or count: “3 on 16s” counts three. */
 const SIZE =
@@ -10,9 +10,10 @@ const SIZE =
 /** “14s”, “12s and smaller”, “8 or larger”, “10, 12 and 14”. */
 export const SIZES = `${SIZE}(?:\\s*(?:,|and|or|&|-|to)\\s*${SIZE})*(?:\\s*(?:and|or|&)\\s*(?:smaller|down|under|below|finer|larger|bigger|up|over|above))?`;
 
-/** The span that words for sizes mean; one end is open in “12s and smaller”. */
+/** The span that words for sizes mean; one end is open in “12s and smaller”. None where one of them is no size. */
 export function spanIn(said: string): Partial<SizeSpan> | undefined {
-  const sizes = (said.match(/\d{1,2}(?:\/0)?/g) ?? []) as HookSize[];
+  const sizes: HookSize[] = said.match(/\d{1,2}(?:\/0)?/g) ?? [];
+  if (!sizes.every(isHookSize)) return undefined;
   const [large, ...more] = sizes.sort((a, b) => sizeNumber(a) - sizeNumber(b));
   if (large === undefined) return undefined;
   const small = more.at(-1) ?? large;

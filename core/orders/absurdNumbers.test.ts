@@ -1,0 +1,37 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { expect, test } from "vitest";
+import { withAbsurdNumbers } from "../testing/absurd";
+import { isWhole, readOrder } from ".";
+import { catalogue } from "./corpus/catalogue";
+
+/** Every so many orders of the corpus. */
+const EVERY = 40;
+const folder = new URL("corpus/", import.meta.url);
+const orders = readdirSync(folder)
+  .filter((f) => f.endsWith(".txt"))
+  .sort()
+  .flatMap((f) => readFileSync(new URL(f, folder), "utf8").split("\n---\n"))
+  .filter((_, i) => i % EVERY === 0)
+  .map((entry) =>
+    entry
+      .split("\n")
+      .filter((l) => !/^[=?~!] ?/.test(l))
+      .join("\n")
+      .trimEnd(),
+  );
+const sizesOf = new Map(catalogue.patterns.map((p) => [p.id, p.sizes]));
+
+test("numbers that nobody means break no reading, and none is saved as a size", () => {
+  const absurd = orders.flatMap(withAbsurdNumbers);
+  expect(absurd.length).toBeGreaterThan(100);
+  const saved = absurd.map((text) => readOrder(text, catalogue)).filter(isWhole);
+  for (const { size, pattern } of saved.flatMap((o) => o.lines)) {
+    expect(sizesOf.has(pattern ?? "")).toBe(true);
+    expect(size).not.toMatch(/^(?:33|60|999|0\/0|12\/0)$/);
+  }
+});
+
+test("a total behind a row without its size is not that size", () => {
+  const text = "Order for Fernhill Lodge, 8 May\nPattern Size Pcs\nDusk Sedge 14 24\nHarbour Nymph olive 36\nTotal 60";
+  expect(isWhole(readOrder(text, catalogue))).toBe(false);
+});

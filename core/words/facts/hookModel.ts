@@ -1,0 +1,26 @@
+import { hookDifference } from "../../hooks";
+import type { HookSaid } from "../hook";
+import { readWanted } from "../hookWanted";
+import { lineOf, type Reading } from "../reading";
+import { differenceWords } from "../say/hook";
+
+/** The hook that a line tells becomes the pattern's, with all that is said of it. */
+export function keepModel(r: Reading, i: number, said: HookSaid): void {
+  const { facts } = r.bench;
+  if (said.model) {
+    facts.hookModel = said.model.id;
+    lineOf(r, i).assumed.push(said.model.name);
+  }
+  if (said.family) facts.family = said.family;
+  facts.hookWanted = { ...readWanted(said.text).wanted, ...facts.hookWanted };
+  facts.hookLine ??= i;
+}
+
+/** Once all lines are read for facts: where the hook taken is otherwise than is said of it, that is told. */
+export function noteHook(r: Reading): void {
+  const { hookModel, hookWanted, hookLine } = r.bench.facts;
+  const model = [...r.context.hooks].find((h) => h.id === hookModel);
+  if (!model || !hookWanted || hookLine === undefined) return;
+  const difference = hookDifference(hookWanted, model);
+  if (difference) lineOf(r, hookLine).notes.push(differenceWords(model.name, difference));
+}
