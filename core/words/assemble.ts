@@ -1,7 +1,7 @@
 import type { HookWanted } from "../hooks";
 import type { Material } from "../materials";
-import { emptyRecipe, type Recipe } from "../recipe";
-import type { Reading } from "./reading";
+import { emptyRecipe, type Recipe, type ToldLine } from "../recipe";
+import type { Reading, RecipeLine } from "./reading";
 import { sayLine } from "./say/recipe";
 
 /** The recipe that the bench has made, with what no words say kept from the recipe before. */
@@ -36,13 +36,17 @@ export function assemble(r: Reading): Recipe {
     components,
     steps: bench.made.map((m) => m.step),
     finish,
-    told: r.out.map((l) => ({
-      text: l.text,
-      steps: l.steps,
-      ...(l.asks.length > 0 && { asks: l.asks.map((a) => a.sentence.slice(0, 400)) }),
-    })),
+    told: toldOf(r.out),
   };
 }
+
+/** The lines as the recipe keeps them. */
+export const toldOf = (lines: readonly RecipeLine[]): ToldLine[] =>
+  lines.map((l) => ({
+    text: l.text,
+    steps: l.steps,
+    ...(l.asks.length > 0 && { asks: l.asks.map((a) => a.sentence.slice(0, 400)) }),
+  }));
 
 /** What is said of the hook; absent where that is nothing. */
 const stated = (wanted: HookWanted): HookWanted | undefined => (Object.keys(wanted).length > 0 ? wanted : undefined);

@@ -104,6 +104,14 @@ const isOfHen = (m: Material, text: string): boolean =>
 /**
  * The bench as the lines of a recipe leave it, one after another: parts and their materials, the thread, what waits.
  */
+/** What the bench knows of the lines that are read. */
+export interface BenchLines {
+  /** The number of a line as it was typed, from 1. */
+  numberOf: (line: number) => number;
+  /** Ids of the steps that the line made when it was read before. */
+  stepsBefore: (line: number) => readonly string[];
+}
+
 export class Bench {
   readonly components: Component[] = [];
   readonly made: MadeStep[] = [];
@@ -169,7 +177,7 @@ export class Bench {
     readonly materials: ReadonlyMap<string, Material>,
     /** The recipe as it was, from which what no words say is kept. */
     readonly was: Pick<Recipe, "components" | "steps"> | undefined,
-    private readonly stepsOfLine: (line: number) => readonly string[],
+    readonly lines: BenchLines,
   ) {}
 
   materialOf(component: Component | undefined): Material | undefined {
@@ -468,7 +476,7 @@ export class Bench {
   /** The id of the next step that a line makes, and the step as it was. */
   nextId(line: number, name: string, kind: RecipeStep["do"]): { id: string; was?: RecipeStep } {
     const mine = this.made.filter((m) => m.line === line).length;
-    const before = this.stepsOfLine(line)[mine];
+    const before = this.lines.stepsBefore(line)[mine];
     const was = before === undefined ? undefined : this.was?.steps.find((s) => s.id === before);
     if (was && !this.made.some((m) => m.step.id === was.id))
       return { id: was.id, was: was.do === kind ? was : undefined };

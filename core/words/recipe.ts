@@ -4,7 +4,10 @@ import { inOneForm } from "./text/oneForm";
 import { speltOf, speltOut, type Spelt, whereTyped, withoutWideBlanks } from "./text/spelt";
 import { stuffAsPart } from "./text/stuffAsPart";
 import { wrapsAsTurns } from "./text/wraps";
-import { type LineHead, headingOf, headOf, ordinal } from "./head";
+import { type LineHead, headingOf, headOf, numbering, ordinal } from "./head";
+import { inLines } from "./inPieces";
+import { piecesOf, type Piece } from "./text/pieces";
+import { headlinesIn, nameOf } from "./text/headlines";
 import { isBodyAlone } from "./bodyAlone";
 import { isTinselBody } from "./tinselBody";
 import type { Told, ScanContext } from "./told";
@@ -57,15 +60,31 @@ const LONGEST_LINE = 1500;
  */
 export function readRecipe(text: string, context: RecipeContext): RecipeReading {
   const typed = text.split(/\r?\n/);
+  const pieces = piecesOf(typed);
+  const reading = readLines(pieces, context);
+  return pieces.length === typed.length ? reading : inLines(reading, typed, pieces);
+}
+
+/** Reads lines, each of which is all or a piece of what was typed as one. */
+function readLines(pieces: readonly Piece[], context: RecipeContext): RecipeReading {
+  const typed = pieces.map((p) => p.text);
   // The first line is a name.
   const isRead = (l: string, i: number): boolean => i > 0 && i < MOST_LINES && l.length <= LONGEST_LINE;
-  const calm = typed.slice(0, MOST_LINES).map((l) => withoutWideBlanks(l.slice(0, LONGEST_LINE)));
+  const headlines = headlinesIn(typed.slice(0, MOST_LINES));
+  const above = new Map([...headlines.values()].map(({ of, name }) => [of, `${name}: `]));
+  const calm = typed.slice(0, MOST_LINES).map((l, i) => {
+    if (headlines.has(i)) return withoutWideBlanks(l, { at: 0, instead: l.length, put: "" });
+    const head = above.get(i);
+    const line = l.slice(0, LONGEST_LINE);
+    const counted = numbering.exec(line.toLowerCase())?.[0].length ?? 0;
+    return withoutWideBlanks(line, head === undefined ? undefined : { at: 0, instead: counted, put: head });
+  });
   const parts = stuffAsPart(calm.map((c) => c.text));
   const spelt = typed.map((l, i) => {
     const one = isRead(l, i) ? calm[i] : undefined;
     return one && speltOf(one, speltOut(one.text, parts[i]));
   });
-  return new RecipeReader(typed, spelt, context).read();
+  return new RecipeReader(pieces, spelt, context).read();
 }
 
 class RecipeReader implements Reading {
@@ -80,14 +99,14 @@ class RecipeReader implements Reading {
   readonly lines: string[];
 
   constructor(
-    private readonly typed: readonly string[],
+    private readonly pieces: readonly Piece[],
     private readonly spelt: readonly (Spelt | undefined)[],
     readonly context: RecipeContext,
   ) {
-    const lines = typed.map((l, i) => spelt[i]?.text ?? l);
+    const lines = pieces.map(({ text }, i) => spelt[i]?.text ?? text);
     this.lines = lines;
     const index = indexOf(context.materials);
-    this.bench = new Bench(index, context.materials, context.was, (n) => context.stepsOfLine?.(n) ?? []);
+    this.bench = new Bench(index, context.materials, context.was, this);
     const small = lines.map((l, i) => (i < MOST_LINES ? smallOf(l.slice(0, LONGEST_LINE)) : ""));
     const ahead = small.map(headingOf);
     const told = small.map((l, i) => " ".repeat(ahead[i] ?? 0) + l.slice(ahead[i]));
@@ -166,7 +185,7 @@ class RecipeReader implements Reading {
   private asTyped(): void {
     this.out.forEach((line, i) => {
       const spelt = this.spelt[i];
-      const typed = this.typed[i] ?? "";
+      const typed = this.pieces[i]?.text ?? "";
       if (!spelt || spelt.text === typed) return;
       const where = (at: readonly [number, number]): [number, number] => whereTyped(spelt, typed, at);
       line.text = typed;
@@ -174,8 +193,28 @@ class RecipeReader implements Reading {
         ...m,
         at: m.kind === "doubt" ? where(m.at) : spelt.typedOver(...m.at),
       }));
+      // What is read ahead of the line below, which it names.
+      if (spelt.text === "") line.marks = [{ at: [0, typed.length], kind: "known" }];
       for (const ask of line.asks) ask.at = where(ask.at);
     });
+  }
+
+  /** The number of a line as it was typed, from 1. */
+  numberOf(i: number): number {
+    return (this.pieces[i]?.line ?? i) + 1;
+  }
+
+  /** Ids of the steps that a line made when it was read before; of a piece, those that came of its words. */
+  stepsBefore(i: number): readonly string[] {
+    const line = this.numberOf(i) - 1;
+    const ids = this.context.stepsOfLine?.(line) ?? [];
+    const texts = this.pieces.filter((p) => p.line === line).map((p) => p.text.trim());
+    if (texts.length === 1) return ids;
+    const own = this.pieces[i]?.text.trim() ?? "";
+    const of = (id: string): string | undefined => this.context.was?.steps.find((s) => s.id === id)?.stated;
+    const same = ids.filter((id) => of(id) === own);
+    // Of a piece that was changed: those that are of no other.
+    return same.length > 0 ? same : ids.filter((id) => !texts.includes(of(id) ?? ""));
   }
 
   private line(i: number): RecipeLine {
@@ -250,6 +289,15 @@ class RecipeReader implements Reading {
     ribsOverAll(this.bench, i);
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
     for (const t of told) mark(this.line(i), t, this.context.numberWords);
+    // “Head” and “Varnish” do it.
+    const { role } = headOf(`${nameOf(text) ?? ""}: x`);
+    const isName = role !== undefined && !["head", "finish", "thread", "hook"].includes(role);
+    if (line.steps.length === 0 && line.asks.length === 0 && isName)
+      line.asks.push({
+        at: [0, line.text.length],
+        sentence: `Of the ${line.text.trim()} nothing is said but its name. Say what it is of, and how much, or take the line out.`,
+        answers: [],
+      });
     line.components = [...new Set(this.bench.made.slice(before).flatMap((m) => m.step.component ?? []))];
   }
 
@@ -276,7 +324,7 @@ class RecipeReader implements Reading {
     if (next === undefined) return told;
     for (let n = i + 1; n < next; n++) this.addLength(n, own ?? []);
     this.taken.set(next, own ?? []);
-    this.line(i).notes.push(`tied in by line ${next + 1}`);
+    this.line(i).notes.push(`tied in by line ${this.numberOf(next)}`);
     for (const [n, t] of told.entries()) {
       // Who ties it in reads it there.
       if (isToItsEnd(t, n, this.plain[i] ?? "")) Object.assign(t, { kept: [{ at: t.at, end: t.end }], understood: [] });
@@ -314,14 +362,14 @@ class RecipeReader implements Reading {
     const first = this.out[MOST_LINES];
     first?.asks.push({
       at: [0, first.text.length],
-      sentence: `A recipe has at most 60 steps; lines from ${MOST_LINES + 1} on are not read. Take some out.`,
+      sentence: `A recipe has at most 60 steps; lines from ${this.numberOf(MOST_LINES)} on are not read. Take some out.`,
       answers: [],
     });
   }
 
   /** The step of a line that is still as the program said it: nobody has changed a word. */
   private keptStep(i: number): RecipeStep | undefined {
-    const [id, more] = this.context.stepsOfLine?.(i) ?? [];
+    const [id, more] = this.stepsBefore(i);
     const { was, materials } = this.context;
     const step = more === undefined ? was?.steps.find((s) => s.id === id) : undefined;
     return was && step && this.lines[i]?.trim() === sayLine(step, was, materials) ? step : undefined;

@@ -10,7 +10,7 @@ import { isStop } from "../lexicon/stops";
 import { lineOf, type Reading } from "../reading";
 import { readWanted } from "../hookWanted";
 import { verbAt } from "../verbs";
-import { keepModel, noteHook } from "./hookModel";
+import { hookByKind, keepModel, noteHook } from "./hookModel";
 import { hookWords, hooksTold } from "./hookTold";
 import { readFrom } from "./title";
 
@@ -41,7 +41,7 @@ export function keepSizes(r: Reading, i: number, sizes: SizeSpan | undefined, at
     const [was, is] = [before, sizes].map(({ from, to }) => (from === to ? from : `${from} to ${to}`));
     lineOf(r, i).asks.push({
       at: [at, end],
-      sentence: `Line ${(facts.sizesLine ?? 0) + 1} is about size ${was}, this one about ${is}. Which is it tied in? Take one of the two out.`,
+      sentence: `Line ${r.bench.lines.numberOf(facts.sizesLine ?? 0)} is about size ${was}, this one about ${is}. Which is it tied in? Take one of the two out.`,
       answers: [],
     });
     return;
@@ -187,6 +187,7 @@ const WHICH_HOOK = "Which hook of the room is it?";
 
 /** Once all lines are read for facts: what one of them tells is asked at no other. */
 export function askHookOnce(r: Reading): void {
+  hookByKind(r);
   const { sizes, hookModel } = r.bench.facts;
   const isTold = ({ sentence }: { sentence: string }): boolean =>
     (sentence === WHICH_SIZES && sizes?.from !== undefined) || (sentence === WHICH_HOOK && hookModel !== undefined);

@@ -1,5 +1,5 @@
 import { hookDifference } from "../../hooks";
-import type { HookSaid } from "../hook";
+import { readHook, type HookSaid } from "../hook";
 import { readWanted } from "../hookWanted";
 import { lineOf, type Reading } from "../reading";
 import { differenceWords } from "../say/hook";
@@ -14,6 +14,20 @@ export function keepModel(r: Reading, i: number, said: HookSaid): void {
   if (said.family) facts.family = said.family;
   facts.hookWanted = { ...readWanted(said.text).wanted, ...facts.hookWanted };
   facts.hookLine ??= i;
+}
+
+/** “A simple marabou streamer”: what kind of fly it is tells which hook, where only its sizes are told. */
+const kindOfFly = /\b(?:streamer|nymph|pupa|larva|wet|dry|spider)\b/;
+export function hookByKind(r: Reading): void {
+  const { facts } = r.bench;
+  if (facts.hookModel || !facts.sizes?.from) return;
+  const at = facts.hookLine ?? facts.sizesLine;
+  const kind = kindOfFly.exec(lineOf(r, 0).text.toLowerCase())?.[0];
+  if (kind === undefined || at === undefined) return;
+  const said = readHook(`${kind} ${lineOf(r, at).text.toLowerCase()}`, r.context.hooks);
+  if (!said.model) return;
+  keepModel(r, at, { ...said, text: lineOf(r, at).text.toLowerCase() });
+  lineOf(r, at).notes.push(`${said.model.name} was taken, as the fly is called a ${kind}`);
 }
 
 /** Once all lines are read for facts: where the hook taken is otherwise than is said of it, that is told. */

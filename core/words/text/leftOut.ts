@@ -36,6 +36,13 @@ const endFirst =
 /** “15 turns of 0.6 mm behind the bead”, in a line about lead: so thick is the wire. */
 const gaugeAlone =
   /(?<=\b(?:lead|weight|weighted|underbody)\b.*\b(?:turns|wraps)(?:\s+of)?\s+|\b(?:turns|wraps)(?:\s+of)?\s+(?=\S+\s?mm\b.*\blead\b))0?[.,]\d+\s?mm(?=\s+(?:behind|in\s+front|at|over|under|round|around|up|pushed|on)\b)/giu;
+/** “6 turns lead wire” */
+const turnsOfLead = new RegExp(`${A_COUNT}\\s+(?:turns|wraps)\\s+(?=(?:fine\\s+|medium\\s+|flat\\s+)?lead\\b)`, "giu");
+/** “A collar of orange marabou: two feathers wound by the tip” */
+const colonAsComma = new RegExp(
+  `:(?<=\\b(?:an?|the)\\s+(?:collar|tail|hackle|wing|body|thorax|head|throat)\\s+of\\s+[^:.;]{3,40}:)(?=\\s+${A_COUNT}\\s)`,
+  "giu",
+);
 const shares: Record<string, string> = {
   "1/2": "half",
   "1/3": "a third",
@@ -156,6 +163,12 @@ export const leftOut: readonly Rule[] = [
     as: (m) => inPlace(m, m[1] ? "without" : "with"),
   },
   { has: ["first"], written: endFirst, as: (m) => inPlace(m, `by the ${m[1] ?? ""}`) },
+  { has: ["lead"], written: turnsOfLead, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: "of " }] },
+  {
+    has: [":"],
+    written: colonAsComma,
+    as: (m) => [{ at: m.index, instead: 1, put: "," }],
+  },
   { has: ["mm"], written: gaugeAlone, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: " lead" }] },
   {
     has: ["fibres", "fibers", "hairs", "strands", "barbs"],

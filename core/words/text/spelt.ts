@@ -14,12 +14,15 @@ export interface Spelt {
 
 /** Blanks of a text that was set out, or pasted, some of which hold words together; and “2mm”, which is 2 mm. */
 const blanks = /(?<=\S)(?:[^\S\r\n]{2,}|[^\S \r\n])(?=\S)|(?<=\d)(?=mm(?!\p{L}))/gu;
-/** A line with one blank between its words, and one ahead of what a figure counts. */
-export const withoutWideBlanks = (typed: string): Spelt =>
-  withPuts(
-    typed,
-    [...typed.matchAll(blanks)].map((m) => ({ at: m.index, instead: m[0].length, put: " " })),
-  );
+/**
+ * A line with one blank between its words, and one ahead of what a figure counts.
+ * @param ahead what else is put at its begin
+ */
+export const withoutWideBlanks = (typed: string, ahead?: Put): Spelt =>
+  withPuts(typed, [
+    ...(ahead ? [ahead] : []),
+    ...[...typed.matchAll(blanks)].map((m) => ({ at: m.index, instead: m[0].length, put: " " })),
+  ]);
 /** What was spelt out of a text that itself stands for what was typed. */
 export const speltOf = (typed: Spelt, spelt: Spelt): Spelt => ({
   text: spelt.text,

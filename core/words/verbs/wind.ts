@@ -415,7 +415,7 @@ function windNamed(t: Telling, object: Meant, named: MadeStep): void {
   named.step = { ...anew, id: step.id, name: step.name };
   bench.onlyNamed.delete(step.id);
   bench.hangs = frontOf(anew.from, anew.to);
-  line.notes.push(`the winding of line ${named.line + 1}, as it is said here`);
+  line.notes.push(`the winding of line ${bench.lines.numberOf(named.line)}, as it is said here`);
 }
 
 /** Of what has no other use, such as a biot, it is the body that is wound. */

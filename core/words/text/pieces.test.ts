@@ -1,0 +1,46 @@
+import { describe, expect, test } from "vitest";
+import { piecesOf } from "./pieces";
+
+const texts = (line: string): string[] => piecesOf([line]).map((p) => p.text);
+
+describe("a list or a story in one line is read in pieces", () => {
+  const cases: [string, string, string[]][] = [
+    ["semicolons", "Hook: wet 12; thread: black; tail: red wool", ["Hook: wet 12", "thread: black", "tail: red wool"]],
+    ["strokes", "hook wet 12 / silk black / tail none", ["hook wet 12", "silk black", "tail none"]],
+    [
+      "commas before names with a sign",
+      "Hook: wet 12, 2x long, tail: red, wool, body: floss",
+      ["Hook: wet 12, 2x long", "tail: red, wool", "body: floss"],
+    ],
+    [
+      "a name ahead",
+      "Long Night: hook wet 12; thread black; tail red wool; body floss",
+      ["Long Night: hook wet 12", "thread black", "tail red wool", "body floss"],
+    ],
+    [
+      "sentences that name parts",
+      "Tail of six fibres. Body of fur. Rib gold wire.",
+      ["Tail of six fibres.", "Body of fur.", "Rib gold wire."],
+    ],
+    [
+      "four sentences",
+      "Take a size 12. Start the thread. Tie in wool. Wind it.",
+      ["Take a size 12.", "Start the thread.", "Tie in wool.", "Wind it."],
+    ],
+  ];
+  test.each(cases)("%s", (_label, line, pieces) => expect(texts(line)).toEqual(pieces));
+
+  test.each([
+    "Tail: red wool; over it two strands of flash; then trim",
+    "Tie in the wool. Wind it forward. Tie off.",
+    "Tail, no. 12 red. Approx. 5 mm. Nothing else",
+    "",
+  ])("a line stays whole: %j", (line) => expect(texts(line)).toEqual([line]));
+
+  test("each tells where it stands", () => {
+    const line = "  Hook: wet 12;  thread: black; tail: red wool.";
+    for (const { from, text } of piecesOf(["Name", line]).slice(1))
+      expect(line.slice(from).startsWith(text)).toBe(true);
+    expect(piecesOf(["Name", line]).map((p) => p.line)).toEqual([0, 1, 1, 1]);
+  });
+});

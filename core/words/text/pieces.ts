@@ -1,0 +1,67 @@
+import { headOf } from "../head";
+import { nameOf } from "./headlines";
+
+/** A stretch of a typed line that is read as a line of its own. */
+export interface Piece {
+  line: number;
+  /** Where it begins in the line. */
+  from: number;
+  text: string;
+}
+
+/** So many parts named in one line make it a list. */
+const FEWEST = 3;
+/** So many sentences in one line are a story. */
+const STORY = 4;
+/** What may lie between the parts of a list: each holds for a whole line, or not at all. */
+const separators = [/\s*;\s+/gu, /\s+\|\s+/gu, /\s+\/\s+/gu, /\s+•\s+/gu];
+const stop = /(?<=(?:[\p{Ll}\d%"”)]{2}|\d)\.)\s+(?=\p{Lu})/gu;
+const NAME = "(\\p{L}[\\p{L}\\s'&/-]{0,28}?)";
+/** “…, tail: …”: where a part begins with its name and a sign, whatever lies ahead of it. */
+const signed = new RegExp(`(?<=^\\s*|[;.|•,]\\s+|\\s[/–-]\\s+)${NAME}\\s*[:=]\\s*(?=\\S)`, "gu");
+const ending = /\s*[;|•,/–-]?\s*$/u;
+
+/**
+ * The lines of a text, of which one that holds a whole list (“Hook: …; Thread: …; Tail: …”) or a whole story is read in
+ * pieces, each part or sentence as if it stood in a line of its own.
+ */
+export const piecesOf = (lines: readonly string[]): Piece[] =>
+  lines.flatMap((text, line) => piecesOfLine(text).map((piece) => ({ line, ...piece })));
+
+type Stretch = Omit<Piece, "line">;
+
+function piecesOfLine(text: string): Stretch[] {
+  const whole = [{ from: 0, text }];
+  // Most lines end here.
+  if (!/[:=;|/•]|\.\s/.test(text)) return whole;
+  const parted = separators.reduce<Stretch[]>((pieces, by) => pieces.flatMap((p) => listAt(p, by)), whole);
+  return parted.flatMap(sentencesOf).flatMap(partedAtSigns);
+}
+
+function partedAt({ from, text }: Stretch, by: RegExp): Stretch[] {
+  const ends = [...text.matchAll(by)];
+  const begins = [0, ...ends.map((m) => m.index + m[0].length)];
+  return begins
+    .map((at, n) => ({ from: from + at, text: text.slice(at, ends[n]?.index) }))
+    .filter((p) => p.text.trim() !== "");
+}
+/** Whether enough parts are named for a list. */
+const isList = (parts: readonly Stretch[]): boolean =>
+  parts.length >= FEWEST && parts.filter((p) => headOf(p.text.toLowerCase()).isListed).length >= FEWEST;
+
+function listAt(whole: Stretch, by: RegExp): Stretch[] {
+  const parts = partedAt(whole, by);
+  return isList(parts) ? parts : [whole];
+}
+function sentencesOf(whole: Stretch): Stretch[] {
+  const sentences = partedAt(whole, stop);
+  return sentences.length >= STORY || isList(sentences) ? sentences : [whole];
+}
+
+function partedAtSigns(whole: Stretch): Stretch[] {
+  const { from, text } = whole;
+  const starts = [...text.matchAll(signed)].filter((m) => nameOf(m[1] ?? "") !== undefined).map((m) => m.index);
+  if (starts.length < FEWEST) return [whole];
+  const begins = [...(text.slice(0, starts[0]).trim() === "" ? [] : [0]), ...starts];
+  return begins.map((at, n) => ({ from: from + at, text: text.slice(at, begins[n + 1]).replace(ending, "") }));
+}
