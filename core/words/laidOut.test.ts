@@ -29,6 +29,13 @@ describe("one recipe, however it is laid out", () => {
       "with blank lines between",
       [name, ...list.flatMap((l) => ["", ...l.split(": ").flatMap((w) => [w, ""])])].join("\n"),
     ],
+    ["as columns of a sheet", [name, ...list.map((l) => l.replace(": ", "\t"))].join("\n")],
+    ["as rows of a file", [name, ...list.map((l) => l.replace(": ", ";"))].join("\n")],
+    ["with arrows", [name, ...list.map((l) => l.replace(": ", " -> "))].join("\n")],
+    ["with boxes to tick", [name, ...list.map((l) => `[ ] ${l}`)].join("\n")],
+    ["numbered", [name, ...list.map((l, i) => `${i + 1}. ${l}`)].join("\n")],
+    ["quoted in a mail", [`> ${name}`, ...list.map((l) => `> ${l}`)].join("\n")],
+    ["broken and set in", [name, ...list.map((l) => l.replace(", ", ",\n   "))].join("\n")],
   ];
   test.each(layouts)("%s", (_label, text) => expect(stepsByStuff(text)).toEqual(asLines));
 
@@ -42,6 +49,18 @@ describe("one recipe, however it is laid out", () => {
     expect(lines[2]?.marks).toContainEqual({ at: [0, 3], kind: "known" });
     for (const { text: typed, marks } of lines)
       for (const { at } of marks) expect(at[0] >= 0 && at[1] <= typed.length).toBe(true);
+  });
+
+  test("a question about words that were broken over two lines stands where they are", () => {
+    const text = `${name}\nHook: wet 12\nThread: black\nTail: two strands of\nglimmery snark`;
+    const { lines } = read(text);
+    expect(lines.map((l) => l.text)).toEqual(text.split("\n"));
+    for (const { text: typed, asks, marks } of lines)
+      for (const { at } of [...asks, ...marks]) {
+        expect(at[0]).toBeLessThanOrEqual(at[1]);
+        expect(at[1]).toBeLessThanOrEqual(typed.length);
+      }
+    expect(lines.map((l) => l.asks.length > 0)).toEqual([false, false, false, false, true]);
   });
 
   test("each step keeps the words of its own piece", () => {

@@ -6,7 +6,9 @@ import { stuffAsPart } from "./text/stuffAsPart";
 import { wrapsAsTurns } from "./text/wraps";
 import { type LineHead, headingOf, headOf, numbering, ordinal } from "./head";
 import { inLines } from "./inPieces";
-import { piecesOf, type Piece } from "./text/pieces";
+import type { Piece } from "./text/piece";
+import { piecesOf } from "./text/pieces";
+import { setOut } from "./text/laidOut";
 import { headlinesIn, nameOf } from "./text/headlines";
 import { isBodyAlone } from "./bodyAlone";
 import { isTinselBody } from "./tinselBody";
@@ -62,7 +64,7 @@ export function readRecipe(text: string, context: RecipeContext): RecipeReading 
   const typed = text.split(/\r?\n/);
   const pieces = piecesOf(typed);
   const reading = readLines(pieces, context);
-  return pieces.length === typed.length ? reading : inLines(reading, typed, pieces);
+  return pieces.every((p, i) => p.text === typed[i]) ? reading : inLines(reading, typed, pieces);
 }
 
 /** Reads lines, each of which is all or a piece of what was typed as one. */
@@ -73,11 +75,11 @@ function readLines(pieces: readonly Piece[], context: RecipeContext): RecipeRead
   const headlines = headlinesIn(typed.slice(0, MOST_LINES));
   const above = new Map([...headlines.values()].map(({ of, name }) => [of, `${name}: `]));
   const calm = typed.slice(0, MOST_LINES).map((l, i) => {
-    if (headlines.has(i)) return withoutWideBlanks(l, { at: 0, instead: l.length, put: "" });
+    if (headlines.has(i)) return withoutWideBlanks(l, [{ at: 0, instead: l.length, put: "" }]);
     const head = above.get(i);
     const line = l.slice(0, LONGEST_LINE);
     const counted = numbering.exec(line.toLowerCase())?.[0].length ?? 0;
-    return withoutWideBlanks(line, head === undefined ? undefined : { at: 0, instead: counted, put: head });
+    return withoutWideBlanks(line, head === undefined ? setOut(line) : [{ at: 0, instead: counted, put: head }]);
   });
   const parts = stuffAsPart(calm.map((c) => c.text));
   const spelt = typed.map((l, i) => {
@@ -193,6 +195,8 @@ class RecipeReader implements Reading {
         ...m,
         at: m.kind === "doubt" ? where(m.at) : spelt.typedOver(...m.at),
       }));
+      for (const { at, instead, put } of setOut(typed))
+        if (put === "") line.marks.push({ at: [at, at + instead], kind: "known" });
       // What is read ahead of the line below, which it names.
       if (spelt.text === "") line.marks = [{ at: [0, typed.length], kind: "known" }];
       for (const ask of line.asks) ask.at = where(ask.at);
@@ -201,14 +205,14 @@ class RecipeReader implements Reading {
 
   /** The number of a line as it was typed, from 1. */
   numberOf(i: number): number {
-    return (this.pieces[i]?.line ?? i) + 1;
+    return (this.pieces[i]?.parts[0]?.line ?? i) + 1;
   }
 
   /** Ids of the steps that a line made when it was read before; of a piece, those that came of its words. */
   stepsBefore(i: number): readonly string[] {
     const line = this.numberOf(i) - 1;
     const ids = this.context.stepsOfLine?.(line) ?? [];
-    const texts = this.pieces.filter((p) => p.line === line).map((p) => p.text.trim());
+    const texts = this.pieces.filter((p) => p.parts[0]?.line === line).map((p) => p.text.trim());
     if (texts.length === 1) return ids;
     const own = this.pieces[i]?.text.trim() ?? "";
     const of = (id: string): string | undefined => this.context.was?.steps.find((s) => s.id === id)?.stated;

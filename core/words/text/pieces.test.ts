@@ -39,8 +39,21 @@ describe("a list or a story in one line is read in pieces", () => {
 
   test("each tells where it stands", () => {
     const line = "  Hook: wet 12;  thread: black; tail: red wool.";
-    for (const { from, text } of piecesOf(["Name", line]).slice(1))
-      expect(line.slice(from).startsWith(text)).toBe(true);
-    expect(piecesOf(["Name", line]).map((p) => p.line)).toEqual([0, 1, 1, 1]);
+    const [, ...pieces] = piecesOf(["Name", line]);
+    expect(pieces).toHaveLength(3);
+    for (const { text, parts } of pieces)
+      for (const part of parts) {
+        expect(part).toMatchObject({ line: 1, at: 0, length: text.length });
+        expect(line.slice(part.from).startsWith(text)).toBe(true);
+      }
+  });
+
+  test("a list that was broken over lines is one, and each piece lies where it was typed", () => {
+    const lines = ["Name", "Hook: wet 12; thread: black; tail: red wool and", "two strands of flash; body: fur"];
+    const pieces = piecesOf(lines);
+    expect(pieces.map((p) => p.text)).toContain("tail: red wool and two strands of flash");
+    for (const { text, parts } of pieces)
+      for (const { line, from, at, length } of parts)
+        expect(lines[line]?.slice(from, from + length)).toBe(text.slice(at, at + length));
   });
 });

@@ -1,13 +1,7 @@
 import { headOf } from "../head";
 import { nameOf } from "./headlines";
-
-/** A stretch of a typed line that is read as a line of its own. */
-export interface Piece {
-  line: number;
-  /** Where it begins in the line. */
-  from: number;
-  text: string;
-}
+import type { Part, Piece } from "./piece";
+import { unbroken } from "./unbroken";
 
 /** So many parts named in one line make it a list. */
 const FEWEST = 3;
@@ -23,12 +17,27 @@ const ending = /\s*[;|•,/–-]?\s*$/u;
 
 /**
  * The lines of a text, of which one that holds a whole list (“Hook: …; Thread: …; Tail: …”) or a whole story is read in
- * pieces, each part or sentence as if it stood in a line of its own.
+ * pieces, each part or sentence as if it stood in a line of its own, and those over which one was broken as one.
  */
 export const piecesOf = (lines: readonly string[]): Piece[] =>
-  lines.flatMap((text, line) => piecesOfLine(text).map((piece) => ({ line, ...piece })));
+  unbroken(lines).flatMap(({ text, parts }) =>
+    piecesOfLine(text).map((piece) => ({ text: piece.text, parts: within(parts, piece) })),
+  );
 
-type Stretch = Omit<Piece, "line">;
+/** The parts of a line that lie in a stretch of it, told from where that begins. */
+function within(parts: readonly Part[], { from, text }: Stretch): Part[] {
+  const end = from + text.length;
+  return parts.flatMap((p) => {
+    const [a, b] = [Math.max(p.at, from), Math.min(p.at + p.length, end)];
+    const isThere = a < b || (parts.length === 1 && a === b);
+    return isThere ? [{ line: p.line, from: p.from + a - p.at, at: a - from, length: b - a }] : [];
+  });
+}
+
+interface Stretch {
+  from: number;
+  text: string;
+}
 
 function piecesOfLine(text: string): Stretch[] {
   const whole = [{ from: 0, text }];

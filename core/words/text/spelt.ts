@@ -16,13 +16,15 @@ export interface Spelt {
 const blanks = /(?<=\S)(?:[^\S\r\n]{2,}|[^\S \r\n])(?=\S)|(?<=\d)(?=mm(?!\p{L}))/gu;
 /**
  * A line with one blank between its words, and one ahead of what a figure counts.
- * @param ahead what else is put at its begin
+ * @param more what else stands in place of something in it
  */
-export const withoutWideBlanks = (typed: string, ahead?: Put): Spelt =>
-  withPuts(typed, [
-    ...(ahead ? [ahead] : []),
-    ...[...typed.matchAll(blanks)].map((m) => ({ at: m.index, instead: m[0].length, put: " " })),
-  ]);
+export const withoutWideBlanks = (typed: string, more: readonly Put[] = []): Spelt => {
+  const wide = [...typed.matchAll(blanks)].map((m) => ({ at: m.index, instead: m[0].length, put: " " }));
+  return withPuts(
+    typed,
+    [...more, ...wide].sort((a, b) => a.at - b.at),
+  );
+};
 /** What was spelt out of a text that itself stands for what was typed. */
 export const speltOf = (typed: Spelt, spelt: Spelt): Spelt => ({
   text: spelt.text,
