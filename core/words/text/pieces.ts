@@ -5,6 +5,7 @@ import { unbroken } from "./unbroken";
 
 /** So many parts named in one line make it a list. */
 const FEWEST = 3;
+const LONGEST = 10_000;
 /** So many sentences in one line are a story. */
 const STORY = 4;
 /** What may lie between the parts of a list: each holds for a whole line, or not at all. */
@@ -41,8 +42,8 @@ interface Stretch {
 
 function piecesOfLine(text: string): Stretch[] {
   const whole = [{ from: 0, text }];
-  // Most lines end here.
-  if (!/[:=;|/•]|\.\s/.test(text)) return whole;
+  // Most lines end here; a line longer than any recipe is asked about as it is.
+  if (text.length > LONGEST || !/[:=;|/•]|\.\s/.test(text)) return whole;
   const parted = separators.reduce<Stretch[]>((pieces, by) => pieces.flatMap((p) => listAt(p, by)), whole);
   return parted.flatMap(sentencesOf).flatMap(partedAtSigns);
 }

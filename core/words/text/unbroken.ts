@@ -25,7 +25,9 @@ export function unbroken(lines: readonly string[]): Piece[] {
   const isForced = (line: string, i: number): boolean => i > 1 && hadNoRoom(lines[i - 1] ?? "", line, width);
   // Who begins each thing with a capital began nothing with a small letter: all of those go on with the line above.
   const small = lines.flatMap((line, i) => (i > 1 && beginsSmall.test(line.trim()) ? [{ line, i }] : []));
+  const hasCapitals = lines.some((line, i) => i > 0 && /^\s*\p{Lu}/u.test(line));
   const isBroken =
+    hasCapitals &&
     width >= NARROWEST &&
     width <= WIDEST &&
     lines.filter(isForced).length >= BROKEN &&
