@@ -1,4 +1,5 @@
 import type { ReadOrder } from "./types";
+import { joinedAt, surelyBroken } from "./unbroken";
 
 /** A text as it is read, and where each place of it stands in what was typed. */
 export interface Plain {
@@ -22,12 +23,14 @@ function isSetOut(text: string): boolean {
   return COLUMNS.test(text) || (rows.length > 1 && rows.some((row) => count(row, NARROW) > 0));
 }
 
+const withoutBreaks = (text: string): string => joinedAt(text, surelyBroken(text));
+
 /**
  * A text without what a mail or a sheet writes otherwise than a keyboard: blanks that hold words together, bent
- * apostrophes, two blanks between words, “&”.
+ * apostrophes, two blanks between words, “&”, lines that were broken.
  */
 export function plainly(typed: string): Plain {
-  const signs = typed.replace(OTHER_BLANKS, " ").replace(OTHER_APOSTROPHES, "'");
+  const signs = withoutBreaks(typed.replace(OTHER_BLANKS, " ").replace(OTHER_APOSTROPHES, "'"));
   const wide = isSetOut(signs) ? [] : [...signs.matchAll(WIDE)].map((m) => ({ at: m.index, length: 2, put: " " }));
   const ands = [...signs.matchAll(AND)].map((m) => ({ at: m.index, length: 1, put: "and" }));
   const puts = [...wide, ...ands].sort((a, b) => a.at - b.at);

@@ -19,6 +19,7 @@ import { readStatement } from "./statement";
 import { calmed } from "./long";
 import { placedAsTyped, plainly } from "./plainly";
 import { withLists, withoutShort } from "./short";
+import { joinedAt, perhapsBroken } from "./unbroken";
 
 const NOT_BEFORE =
   /(?<!\p{L})(?:(?:but|aber)\s+)?(?:(?:not|nicht)\s+(?:before|earlier\s+than|sooner\s+than|vor(?:\s+dem)?)|(?:at\s+the\s+)?earliest(?:\s+on)?|frühestens(?:\s+am)?)\s+/iu;
@@ -115,11 +116,61 @@ class OrderReader implements OrderReading {
  */
 export function readOrder(text: string, catalogue: Catalogue): ReadOrder {
   const plain = plainly(text);
-  const { text: calm, doubts } = calmed(plain.text);
-  const order = new OrderReader(saidAlike(calm), catalogue).read();
-  order.doubts.push(...doubts);
+  const order = readUnbroken(plain.text, catalogue);
   placedAsTyped(order, plain);
   return order;
+}
+
+/** Reads a text in which a mail may have broken lines: where that would be another order, it is asked. */
+function readUnbroken(text: string, catalogue: Catalogue): ReadOrder {
+  const order = readPlain(text, catalogue);
+  const breaks = perhapsBroken(text);
+  const [first] = breaks;
+  if (first === undefined) return order;
+  const one = readPlain(joinedAt(text, breaks), catalogue);
+  const [asIs, joined] = [order, one].map(isWhole);
+  if (!asIs) return joined || countOf(one) < countOf(order) ? one : order;
+  if (!joined || saysSame(order, one)) return order;
+  const words = text
+    .slice(first + 1)
+    .trim()
+    .split(/\s+/, 3)
+    .join(" ");
+  const candidates = [
+    { label: "It goes on", text: " " },
+    { label: "One of its own", text: ".\n" },
+  ];
+  order.doubts.push({ field: "rest", code: "ONE_LINE", details: { words }, at: [first, first + 1], candidates });
+  return order;
+}
+
+function readPlain(text: string, catalogue: Catalogue): ReadOrder {
+  const { text: calm, doubts } = calmed(text);
+  const order = new OrderReader(saidAlike(calm), catalogue).read();
+  order.doubts.push(...doubts);
+  return order;
+}
+
+const countOf = ({ doubts, lines }: ReadOrder): number =>
+  doubts.length + lines.reduce((sum, l) => sum + l.doubts.length, 0);
+/** Whether two readings are one order, whatever the words in which it is told. */
+function saysSame(a: ReadOrder, b: ReadOrder): boolean {
+  const said = ({ lines, customer, due }: ReadOrder): string =>
+    JSON.stringify([
+      customer,
+      due,
+      lines.map((l) => [
+        l.flies,
+        l.pattern,
+        l.size,
+        l.variant,
+        l.form,
+        l.policy,
+        l.due,
+        wishWords(l).replace(/\s+/g, " "),
+      ]),
+    ]);
+  return said(a) === said(b);
 }
 
 /** Whether every line is whole and customer and day are known: then it can be saved. */

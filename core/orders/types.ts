@@ -52,6 +52,8 @@ export interface DoubtDetails {
   DOZENS_OR_FLIES: { words: string };
   /** Several sizes or colours for one quantity: each, or shared among them? */
   SHARED_HOW: { words: string; count: number };
+  /** A line that may go on with the one above it, and then says something else. */
+  ONE_LINE: { words: string };
   /** Shared among so many, it gives no whole flies. */
   NOT_SHARED: { flies: number; count: number };
   NOT_A_NUMBER: { words: string };

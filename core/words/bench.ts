@@ -61,8 +61,10 @@ export const isNounAlone =
   /^(?:strips?|slips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|fib(?:re|er)s?|barbs?|rubber|latex|raffia|plastic)(?:\s+strands?)?$/i;
 
 /** “the tying silk itself” is what is on the hook. */
-const isThreadAlone =
-  /^(?:the\s+)?(?:(?:tying|working|same|own|flat|flattened|waxed|small|neat|slim)\s+)*(?:(?:silk\s+)?thread|silk)(?:,?\s+(?:and\s+)?(?:small|neat|tidy|slim|tiny|short|large|big|smooth|tapered|compact))*$/;
+const SHAPED = "small|neat|tidy|slim|tiny|short|long|large|big|smooth|tapered|compact|round|built[- ]up|cone-shaped";
+const isThreadAlone = new RegExp(
+  `^(?:the\\s+)?(?:(?:tying|working|same|own|flat|flattened|waxed|${SHAPED}),?\\s+)*(?:(?:silk\\s+)?thread|silk)(?:,?\\s+(?:and\\s+)?(?:${SHAPED}))*$`,
+);
 const howUsed = /^\s*dubbed\s+(?=[a-z])/i;
 const isFurAlone = /^(?:(?:the|same|this|that)\s+)*(?:fur|dubbing|wool|blend|mix)$/;
 /** So many others are offered beside what was taken. */

@@ -4,7 +4,7 @@ import { readBatch } from "@kasten/contract/batches";
 import { readRecipes } from "@kasten/contract/patterns";
 import { recipe } from "@kasten/core/testing";
 import type { Person } from "@kasten/contract/team";
-import { mountIn } from "../testing/room";
+import { mountIn, soon } from "../testing/room";
 import * as things from "../testing/things";
 import BenchCard from "./BenchCard.vue";
 
@@ -106,5 +106,5 @@ test("a hook that is otherwise than the recipe says is told of", async () => {
   const { text } = await open({}, (r) => {
     r.hookWanted = { shank: { from: 4, to: 4 } };
   });
-  expect(text("[role=note]")).toMatch(/^Of the hook is said: 4X long\. .* has: /);
+  await soon(() => expect(text("[role=note]")).toMatch(/^Of the hook is said: 4X long\. .* has: /));
 });

@@ -2,8 +2,8 @@ import { nameOf } from "./headlines";
 import type { Put } from "./stuffAsPart";
 
 /** What only sets a line out: the sign of a quoted mail, a box to tick, the number of a step. */
-const NUMBER = '(?:\\(?\\d{1,2}[.)]|step\\s+\\d{1,2}\\s*[:.)-])\\s+(?=[\\p{L}"“])';
-const MARKS = `(?:\\s*>)*\\s*(?:[-*•]\\s+)?(?:\\[[ xX]?\\]\\s+)?(?:${NUMBER})?`;
+const NUMBER = '(?:\\(?\\d{1,2}[.)]|step\\s+\\d{1,2}\\s*[:.)-])\\s+(?=[\\p{L}"“[])';
+const MARKS = `(?:\\s*>)*\\s*(?:[-*•]\\s+)?(?:${NUMBER})?(?:\\[[ xX]?\\]\\s+)?(?:${NUMBER})?`;
 const marks = new RegExp(`^${MARKS}`, "iu");
 /** “Tail    red wool”, “Tail;red wool”, “Tail -> red wool”: a name and a sign that stands for a colon. */
 const column = /^([\p{L}][\p{L}\s'&/-]{0,28}?)(?:\t\s*|\s{3,}|\s*(?:;|->|=>|→|⇒|—)\s*)(?=\S)/u;
@@ -12,6 +12,9 @@ const column = /^([\p{L}][\p{L}\s'&/-]{0,28}?)(?:\t\s*|\s{3,}|\s*(?:;|->|=>|→|
 export const isMarked = (line: string): boolean =>
   setOut(line).some(({ put, instead, at }) => put !== "" || line.slice(at, at + instead).trim() !== "") ||
   /^\s*(?:[-*•|#]|\d{1,2}[.)]\s)/u.test(line);
+
+/** How long the signs of a quoted mail are ahead of a line. */
+export const quoteLength = (line: string): number => /^(?:\s*>)*/u.exec(line)?.[0].length ?? 0;
 
 /** What stands in place of the marks and columns of a line, so that it reads as “Tail: red wool”. */
 export function setOut(line: string): Put[] {

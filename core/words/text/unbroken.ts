@@ -1,10 +1,12 @@
 import { headOf } from "../head";
 import { verbAt } from "../verbs";
-import { isMarked } from "./laidOut";
+import { isMarked, quoteLength } from "./laidOut";
 import type { Part, Piece } from "./piece";
 
 /** With so many lines that end where the next word had no room, what wrote the text broke them by their length. */
 const BROKEN = 2;
+/** A hand breaks a line a little before its end. */
+const BREAKS_AT = 0.8;
 /** How wide such a text is. */
 const NARROWEST = 40;
 const WIDEST = 110;
@@ -20,7 +22,9 @@ const counted =
 const closed = /[.!?;:]$/;
 
 /** The lines of a text; those over which a mail or a page broke one are one again. The first stays its name. */
-export function unbroken(lines: readonly string[]): Piece[] {
+export function unbroken(typed: readonly string[]): Piece[] {
+  // What a mail quotes is broken as what it says itself.
+  const lines = typed.map((line) => line.slice(quoteLength(line)));
   const width = Math.max(...lines.slice(1).map((l) => l.trimEnd().length));
   const isForced = (line: string, i: number): boolean => i > 1 && hadNoRoom(lines[i - 1] ?? "", line, width);
   // Who begins each thing with a capital began nothing with a small letter: all of those go on with the line above.
@@ -39,12 +43,13 @@ export function unbroken(lines: readonly string[]): Piece[] {
     const isJoined =
       i > 1 &&
       (isOpen(above, line) || (isSetIn(above, line) && mayGoOn(above, line)) || (isBroken && isForced(line, i)));
+    const whole = typed[i] ?? "";
     if (last && isJoined && last.text.length < LONGEST) {
-      const from = indent(line);
+      const text = line.trimStart();
       last.text = `${last.text.trimEnd()} `;
-      last.parts.push({ line: i, from, at: last.text.length, length: line.length - from });
-      last.text += line.slice(from);
-    } else out.push({ text: line, parts: [{ line: i, from: 0, at: 0, length: line.length }] });
+      last.parts.push({ line: i, from: whole.length - text.length, at: last.text.length, length: text.length });
+      last.text += text;
+    } else out.push({ text: whole, parts: [{ line: i, from: 0, at: 0, length: whole.length }] });
   });
   return out;
 }
@@ -57,7 +62,7 @@ const signedHead = /^(?:\p{L}[\p{L}\s'&/-]{0,28}?)\s*[:=]\s/u;
 function hadNoRoom(above: string, line: string, width: number): boolean {
   const next = line.trim();
   const [word = ""] = next.split(/\s/, 1);
-  if (above.trimEnd().length + 1 + word.length <= width) return false;
+  if (above.trimEnd().length + 1 + word.length <= BREAKS_AT * width) return false;
   return (
     above.trim() !== "" &&
     beginsSmall.test(next) &&
