@@ -5,8 +5,6 @@ import type { Part, Piece } from "./piece";
 
 /** With so many lines that end where the next word had no room, what wrote the text broke them by their length. */
 const BROKEN = 2;
-/** A hand breaks a line a little before its end. */
-const BREAKS_AT = 0.8;
 /** How wide such a text is. */
 const NARROWEST = 40;
 const WIDEST = 110;
@@ -62,7 +60,7 @@ const signedHead = /^(?:\p{L}[\p{L}\s'&/-]{0,28}?)\s*[:=]\s/u;
 function hadNoRoom(above: string, line: string, width: number): boolean {
   const next = line.trim();
   const [word = ""] = next.split(/\s/, 1);
-  if (above.trimEnd().length + 1 + word.length <= BREAKS_AT * width) return false;
+  if (above.trimEnd().length + 1 + word.length <= width) return false;
   return (
     above.trim() !== "" &&
     beginsSmall.test(next) &&
@@ -71,7 +69,9 @@ function hadNoRoom(above: string, line: string, width: number): boolean {
     !signedHead.test(next)
   );
 }
-const beginsSmall = /^[\p{Ll}\d(]/u;
+const beginsSmall = /^[\p{Ll}(]/u;
+/** A number may begin a thing of its own: “6 white saddles”. */
+const beginsSmallOrCounts = /^[\p{Ll}\d(]/u;
 
 /** Whether a line ends in the midst of a thing, and the one below may go on with it. */
 function isOpen(above: string, line: string): boolean {
@@ -81,7 +81,7 @@ function isOpen(above: string, line: string): boolean {
 }
 /** Whether a line may go on with what the one above it began: it does nothing, and begins small. */
 const mayGoOn = (above: string, line: string): boolean =>
-  mayFollow(above.trim(), line) && beginsSmall.test(line.trim()) && !verbAt(line.trim().toLowerCase(), 0);
+  mayFollow(above.trim(), line) && beginsSmallOrCounts.test(line.trim()) && !verbAt(line.trim().toLowerCase(), 0);
 const mayFollow = (above: string, line: string): boolean =>
   above !== "" &&
   line.trim() !== "" &&
