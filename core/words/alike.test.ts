@@ -1,7 +1,7 @@
-import { readdirSync, readFileSync } from "node:fs";
 import { expect, test } from "vitest";
 import { typedOtherwise } from "../testing/typedOtherwise";
 import { cabinet, hooks } from "./corpus/cabinet";
+import { recipes } from "./corpus/recipes";
 import { readRecipe, sayStep } from "./index";
 
 /** Ways to type the same, of which none may change what is read. */
@@ -34,12 +34,7 @@ const ways: [string, (line: string) => string][] = [
 
 /** Every so many recipes of the corpus: all of them would take a minute. */
 const EVERY = 25;
-const folder = new URL("corpus/", import.meta.url);
-const recipes = readdirSync(folder)
-  .filter((f) => f.endsWith(".txt"))
-  .sort()
-  .filter((_, i) => i % EVERY === 0)
-  .map((f) => readFileSync(new URL(f, folder), "utf8").split("\n===")[0]?.trimEnd() ?? "");
+const some = recipes.filter((_, i) => i % EVERY === 0).map(({ text }) => text);
 
 /** What is read of each line; a line that is asked about is no reading. */
 function readingOf(text: string): (string | undefined)[] {
@@ -56,11 +51,11 @@ function readingOf(text: string): (string | undefined)[] {
           .join(" / "),
   );
 }
-const usual = recipes.map(readingOf);
+const usual = some.map(readingOf);
 
 test.each(ways)("%s", (_label, way) => {
   let changed = 0;
-  const otherwise = recipes.flatMap((text, n) => {
+  const otherwise = some.flatMap((text, n) => {
     const lines = text.split("\n");
     // The first line is a name.
     const typed = lines.map((l, i) => (i === 0 ? l : way(l)));

@@ -9,6 +9,7 @@ import {
 } from "../materials";
 import { isAsLeaded } from "./lead";
 import { after } from "./lexicon/nouns";
+import { remembered } from "./remembered";
 
 /** “2mm” and “2 mm” are one. */
 const apart = (text: string): string => text.replace(/(\d)mm(?!\p{L})/giu, "$1 mm");
@@ -56,6 +57,18 @@ const alike: Record<string, string[]> = {
 const singular = (word: string): string =>
   word.length > 3 && word.endsWith("s") && !word.endsWith("ss") ? word.slice(0, -1) : word;
 
+/** The words of a description by which a material is known. */
+const wantedOf = remembered((words) =>
+  letters(words)
+    .map((w) => plainColour(singular(w)))
+    .filter((w) => !idle.has(w)),
+);
+interface Described {
+  words: string;
+  form?: MaterialForm;
+  isBegun: boolean;
+}
+
 interface Indexed {
   material: Material;
   words: string[];
@@ -75,6 +88,17 @@ interface Called {
 export class CabinetIndex {
   private readonly byFirstWord = new Map<string, Called[]>();
   private readonly all: Indexed[];
+  /** What a description fits, whatever the pattern is tied of. */
+  private readonly fitting = remembered((key) => {
+    const { words, form, isBegun } = JSON.parse(key) as Described;
+    const wanted = wantedOf(words);
+    return this.all.filter(
+      (i) =>
+        (form === undefined || sameForm(i.material.form, form)) &&
+        wanted.every((w) => has(i, w) || (isBegun && i.words.some((h) => h.startsWith(w)))) &&
+        isAsLeaded(i.material, words),
+    );
+  });
 
   constructor(materials: Iterable<Material>) {
     const list = [...materials];
@@ -115,19 +139,11 @@ export class CabinetIndex {
       /(?:^|\s)(?:feathers?|strands?|fibres?|strips?|slips?|pieces?)\s*$/.test(words.toLowerCase()) &&
       letters(words).every((w) => idle.has(w) || isColour(w) || after.has(w)) &&
       !/hackle/.test(words);
-    const wanted = letters(words)
-      .map((w) => plainColour(singular(w)))
-      .filter((w) => !idle.has(w));
-    if (wanted.length === 0) return [];
+    if (wantedOf(words).length === 0) return [];
     const score = (i: Indexed): number => i.words.length - (used.has(i.material.code) ? 20 : 0);
-    return this.all
+    const described: Described = { words, form, isBegun };
+    return this.fitting(JSON.stringify(described))
       .filter((i) => !isVague || used.has(i.material.code))
-      .filter(
-        (i) =>
-          (form === undefined || sameForm(i.material.form, form)) &&
-          isAsLeaded(i.material, words) &&
-          wanted.every((w) => has(i, w) || (isBegun && i.words.some((h) => h.startsWith(w)))),
-      )
       .sort((a, b) => score(a) - score(b) || (a.material.name < b.material.name ? -1 : 1))
       .map((i) => i.material);
   }

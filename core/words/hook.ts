@@ -1,7 +1,14 @@
-import { hookDifference, isHookSize, sizeNumber, type HookModel, type HookSize } from "../hooks";
+import {
+  hookDifference,
+  isHookSize,
+  sizeNumber,
+  type HookModel,
+  type HookSize,
+  type HookSteps,
+  type HookWanted,
+} from "../hooks";
 import type { SizeSpan } from "../recipe";
 import { readWanted } from "./hookWanted";
-import { readNumber } from "./text/number";
 
 /** A hook of the room, as far as reading needs it. */
 export interface KnownHook extends Omit<HookModel, "rows" | "landmarks"> {
@@ -41,8 +48,6 @@ const ahead =
 const steps = /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xl|x[- ]?long|long(?!\s*-?\s*shank))\b/u;
 /** “1x strong”: how heavy the wire is, and no size. */
 const wireSteps = /(?<![\d/])\d\s?x(?:\s*-?\s*(?:strong|stout|heavy|fine|light|wide))?(?![\w-])/gu;
-/** “two extra long”. */
-const spokenSteps = /\b(one|two|three|four|\d)\s+extra\s+long\b/u;
 const stepsShort =
   /(?<!(?:sizes?|#|no\.?|sz\.?)\s*)(?<![\d/])(\d)\s*x?\s*-?\s*(?:xs|x[- ]?short|short(?!\s*-?\s*shank))\b/u;
 
@@ -62,10 +67,23 @@ const families: [RegExp, string][] = [
 const readable = (size: string | undefined): HookSize | undefined =>
   size !== undefined && isHookSize(size) ? size : undefined;
 
+/** “14 16 18”: even sizes one after another, with nothing else between them. */
+const inARow =
+  /(?<![\d./,-]|[\d./]\s)(?:[2468]|[12][02468])(?:\s+(?:[2468]|[12][02468]))+(?![\d./"]|\s*(?:mm\b|cm\b|x\b|xl\b|lb\b|turns\b|wraps\b|fib(?:re|er)s\b|strands\b|hairs\b|min(?:utes)?\b))/gu;
+/** As far apart as sizes of one list are. */
+const APART = 4;
+function asList(row: string): string {
+  const all = row.split(/\s+/).map(Number);
+  const steps = all.slice(1).map((n, i) => n - (all[i] ?? 0));
+  const isRow = steps.every((s) => s > 0 && s <= APART) || steps.every((s) => s < 0 && s >= -APART);
+  return isRow ? row.replace(/\s/g, (b, at: number) => (/\S/.test(row[at - 1] ?? "") ? "," : b)) : row;
+}
+
 /** “size 12 (also 14 and 16)” */
 const alsoIn = /\s*[(,]\s*(?:also|and\s+also|or)\s+(?:in\s+)?(?=#?\d)/g;
 function sizesIn(text: string): { sizes: SizeSpan; at: [number, number][] } | undefined {
   const clean = sizesInFigures(text.replace(alsoIn, (m) => ",".padEnd(m.length)))
+    .replace(inARow, asList)
     .replace(steps, (m) => " ".repeat(m.length))
     .replace(stepsShort, (m) => " ".repeat(m.length))
     .replace(wireSteps, (m) => " ".repeat(m.length));
@@ -155,16 +173,19 @@ export function readHook(text: string, hooks: Iterable<KnownHook>): HookSaid {
   const exact = byCode ?? named;
   if (exact) return { sizes, model: exact, others: [], family: exact.family ?? family, text, at: found?.at ?? [] };
   const some = all.filter((h) => nameWords(h).some((w) => w.length > 3 && !isCommon(w) && words.includes(w)));
-  const long =
-    Number(
-      steps.exec(text)?.[1] ?? readNumber(spokenSteps.exec(text)?.[1] ?? "") ?? (/(?:^|\s)long\b/.test(text) ? 2 : 0),
-    ) - Number(stepsShort.exec(text)?.[1] ?? 0);
   const likely = some.length > 0 ? some : all.filter((h) => family !== undefined && h.family === family);
-  const { wanted } = likely.length > 1 ? readWanted(text) : { wanted: {} };
+  const wanted: HookWanted = likely.length > 1 ? readWanted(text).wanted : {};
+  const long = usualSteps(wanted.shank);
   const others = (h: KnownHook): number => Object.keys(hookDifference(wanted, h)?.has ?? {}).length;
   const fits = likely.sort(
     (a, b) => Math.abs(a.shankSteps - long) - Math.abs(b.shankSteps - long) || others(a) - others(b),
   );
   return { sizes, model: fits[0], others: fits.slice(1), family: fits[0]?.family ?? family, text, at: found?.at ?? [] };
+}
+/** The steps of a shank of which only “long” or “short” may be said. */
+function usualSteps(shank: HookSteps | undefined): number {
+  if (!shank) return 0;
+  if (shank.from === shank.to) return shank.from;
+  return shank.from > 0 ? 2 : -1;
 }
 const isCommon = (w: string): boolean => /^(?:nymph|wet|dry|streamer|long|pupa|double|curve|yard)$/.test(w);

@@ -5,12 +5,12 @@ import type { Part, Piece } from "./text/piece";
 
 /** A reading of pieces as one of the lines that were typed, each place where it stands in its line. */
 export function inLines(reading: RecipeReading, typed: readonly string[], pieces: readonly Piece[]): RecipeReading {
-  const lines = typed.map((text, i) =>
-    joined(
-      text,
-      pieces.flatMap((p, n) => asPieces(p, i, reading.lines[n])),
-    ),
-  );
+  const ofLine = typed.map((): Read[] => []);
+  pieces.forEach(({ parts }, n) => {
+    const line = reading.lines[n];
+    if (line) parts.forEach((part, k) => ofLine[part.line]?.push({ line, part, isFirst: k === 0 }));
+  });
+  const lines = typed.map((text, i) => joined(text, ofLine[i] ?? []));
   return { ...reading, lines, recipe: { ...reading.recipe, told: toldOf(lines) } };
 }
 
@@ -20,8 +20,6 @@ interface Read {
   /** What a piece makes stands at the line in which it begins. */
   isFirst: boolean;
 }
-const asPieces = ({ parts }: Piece, i: number, line: RecipeLine | undefined): Read[] =>
-  line ? parts.flatMap((part, n) => (part.line === i ? [{ line, part, isFirst: n === 0 }] : [])) : [];
 
 /** What the pieces of a line were read as, together. */
 function joined(text: string, read: readonly Read[]): RecipeLine {

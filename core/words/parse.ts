@@ -69,27 +69,17 @@ function matching<T>(source: string, valueOf: (m: RegExpExecArray) => T): Reader
 const LETTERS =
   "a-z\\u00aa\\u00b5\\u00ba\\u00c0-\\u00d6\\u00d8-\\u00f6\\u00f8-\\u1fff\\u2c00-\\u2dff\\u3040-\\ud7ff\\uf900-\\ufdff";
 const NUMBERS = "0-9\\u00b2\\u00b3\\u00b9\\u00bc-\\u00be\\u2070-\\u2079\\u2080-\\u2089\\u2150-\\u218b";
-const unicodeClass = /\\p\{([LN])\}/y;
+const bracketOrClass = /\\p\{([LN])\}|\\[^]|[[\]]/g;
 /** A source with these ranges in place of the classes; a bracket is put round them where none is. */
 function inRanges(source: string): string {
-  let out = "";
   let isInClass = false;
-  for (let at = 0; at < source.length;) {
-    unicodeClass.lastIndex = at;
-    const found = unicodeClass.exec(source);
-    if (found) {
-      const ranges = found[1] === "L" ? LETTERS : NUMBERS;
-      out += isInClass ? ranges : `[${ranges}]`;
-      at += found[0].length;
-      continue;
-    }
-    const length = source[at] === "\\" ? 2 : 1;
-    if (source[at] === "[") isInClass = true;
-    if (source[at] === "]") isInClass = false;
-    out += source.slice(at, at + length);
-    at += length;
-  }
-  return out;
+  return source.replace(bracketOrClass, (found: string, unicode?: string) => {
+    if (found === "[") isInClass = true;
+    if (found === "]") isInClass = false;
+    if (unicode === undefined) return found;
+    const ranges = unicode === "L" ? LETTERS : NUMBERS;
+    return isInClass ? ranges : `[${ranges}]`;
+  });
 }
 const AT_END = `(?:(?<![${LETTERS}${NUMBERS}])|(?![${LETTERS}${NUMBERS}]))`;
 // The end of a word is part of the pattern, so that a shorter alternative does not hide a longer one.

@@ -62,7 +62,7 @@ const LONGEST_LINE = 1500;
  */
 export function readRecipe(text: string, context: RecipeContext): RecipeReading {
   const typed = text.split(/\r?\n/);
-  const pieces = piecesOf(typed);
+  const pieces = piecesOf(typed, MOST_LINES);
   const reading = readLines(pieces, context);
   return pieces.every((p, i) => p.text === typed[i]) ? reading : inLines(reading, typed, pieces);
 }
@@ -293,16 +293,19 @@ class RecipeReader implements Reading {
     ribsOverAll(this.bench, i);
     if (this.bench.finish !== finish && line.steps.length === 0) line.about = "finish";
     for (const t of told) mark(this.line(i), t, this.context.numberWords);
-    // “Head” and “Varnish” do it.
-    const { role } = headOf(`${nameOf(text) ?? ""}: x`);
-    const isName = role !== undefined && !["head", "finish", "thread", "hook"].includes(role);
-    if (line.steps.length === 0 && line.asks.length === 0 && isName)
-      line.asks.push({
-        at: [0, line.text.length],
-        sentence: `Of the ${line.text.trim()} nothing is said but its name. Say what it is of, and how much, or take the line out.`,
-        answers: [],
-      });
+    if (line.steps.length === 0 && line.asks.length === 0) this.askNameAlone(line, text);
     line.components = [...new Set(this.bench.made.slice(before).flatMap((m) => m.step.component ?? []))];
+  }
+
+  /** “Tail”, and nothing else; “Head” and “Varnish” do it. */
+  private askNameAlone(line: RecipeLine, text: string): void {
+    const { role } = headOf(`${nameOf(text) ?? ""}: x`);
+    if (role === undefined || ["head", "finish", "thread", "hook"].includes(role)) return;
+    line.asks.push({
+      at: [0, line.text.length],
+      sentence: `Of the ${line.text.trim()} nothing is said but its name. Say what it is of, and how much, or take the line out.`,
+      answers: [],
+    });
   }
 
   /** “Forked tail: two biots”: what stands ahead of the part is said of it, or kept as it is. */

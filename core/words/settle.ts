@@ -48,14 +48,19 @@ const legsBehindBead: [Place, Place] = [{ eyeLengths: 1.1 }, { eyeLengths: 2 }];
 /** A body that nothing lies in front of goes on to the head, or to the bead. */
 const bodyAlone: [Place, Place] = [{ eyeLengths: 1.1 }, { landmark: "bend" }];
 const bodyToBead: [Place, Place] = [{ eyeLengths: 0.5 }, { landmark: "bend" }];
+/** So much of the shank lies between the ends of a part at the least. */
+const CLEAR = 0.05;
 /** Where a part usually lies. On a fly with a bead legs have their place behind it. */
 export function zoneOf(
   role: Role | undefined,
-  { hasBead, isBodyAlone }: Pick<StepContext, "hasBead" | "isBodyAlone"> = {},
+  { hasBead, isBodyAlone, bodyEnds }: Pick<StepContext, "hasBead" | "isBodyAlone" | "bodyEnds"> = {},
 ): [Place, Place] | undefined {
+  const zone = role && usualZones[role];
+  if (zone && bodyEnds && (role === "thorax" || role === "wing case"))
+    return [alongShank(bodyEnds) > alongShank(zone[0]) + CLEAR ? zone[0] : { eyeLengths: 1.1 }, bodyEnds];
   if (role === "legs" && hasBead) return legsBehindBead;
   if (role === "body" && isBodyAlone) return hasBead ? bodyToBead : bodyAlone;
-  return role && usualZones[role];
+  return zone;
 }
 const nominal: HookModel = { id: "nominal", name: "nominal", shankSteps: 0, wireSteps: 0, barbless: false, rows: [] };
 const anyHook = hookAt(nominal, "12");

@@ -24,6 +24,8 @@ export interface StepContext {
   hasBead?: boolean;
   /** Nothing lies in front of the body, in a recipe that is told to its end. */
   isBodyAlone?: boolean;
+  /** Where the body ends in front, if that was said: what lies in front of it begins there. */
+  bodyEnds?: Place;
   /** A soft feather, of which one fly is tied. */
   isSoft?: boolean;
   /** Width of one strand in mm, for a winding that is centred. */

@@ -1,25 +1,10 @@
-import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import { readRecipe, type Ask, type RecipeLine } from "..";
 import { thorough } from "../../testing/thorough";
 import { cabinet, hooks } from "./cabinet";
 import { outcome } from "./outcome";
 import { read } from "./reading";
-
-const folder = new URL("./", import.meta.url);
-const MARK = "\n===\n";
-interface Case {
-  name: string;
-  text: string;
-  expected: string[];
-}
-const cases: Case[] = readdirSync(folder)
-  .filter((f) => f.endsWith(".txt"))
-  .sort()
-  .map((f) => {
-    const [text = "", expected = ""] = readFileSync(new URL(f, folder), "utf8").split(MARK);
-    return { name: f.replace(/\.txt$/, ""), text: text.trimEnd(), expected: expected.trim().split("\n") };
-  });
+import { recipes } from "./recipes";
 
 /** Figures that are in no part of a line that was marked: read by nobody. */
 function lostFigure({ marks, text }: RecipeLine): string | undefined {
@@ -45,10 +30,10 @@ const timesAsked = (line: RecipeLine | undefined, { sentence }: Ask): number =>
 const readWith = (text: string, line: number, said: string): RecipeLine | undefined =>
   readRecipe(text.split("\n").with(line, said).join("\n"), { materials: cabinet, hooks }).lines[line];
 
-test("there are forty of them at least", () => expect(cases.length).toBeGreaterThanOrEqual(40));
+test("there are forty of them at least", () => expect(recipes.length).toBeGreaterThanOrEqual(40));
 
 // One recipe after the other: a line that was scanned a moment ago need not be scanned again.
-describe.each(cases)("recipes as tiers tell them: $name", ({ name, text, expected }) => {
+describe.each(recipes)("recipes as tiers tell them: $name", ({ name, text, expected }) => {
   test("is read so", () => expect(outcome(read(text))).toEqual(expected));
 
   test("no word is lost, each is part of a reading, kept, doubted, or carries nothing", () => {

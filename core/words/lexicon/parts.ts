@@ -1,4 +1,5 @@
 import type { Role } from "../../recipe";
+import { remembered } from "../remembered";
 
 /**
  * What the parts of a fly are called, with the role that each has. A word that is more exact than its role stays the
@@ -230,7 +231,9 @@ const onlyAtHead = new Set([
   "coating",
 ]);
 export const PARTS_WITHIN = longestFirst(Object.keys(roleWords).filter((w) => !onlyAtHead.has(w)));
-export const roleOfWord = (word: string): Role | undefined => roleWords[word.toLowerCase().replace(/\s+/g, " ").trim()];
+export const roleOfWord = remembered(
+  (word): Role | undefined => roleWords[word.toLowerCase().replace(/\s+/g, " ").trim()],
+);
 
 /** Parts by which a place is said, with the role that is meant. */
 const placeOnly: Record<string, Role> = {

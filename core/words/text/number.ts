@@ -1,6 +1,7 @@
 import { englishOnes, englishTens } from "../../numeric";
 import { firstsOf } from "../firsts";
 import { beginning, map, match, memo, oneOf, type Reader } from "../parse";
+import { remembered } from "../remembered";
 
 const ones: Record<string, number> = { ...englishOnes, single: 1 };
 const tens = englishTens;
@@ -57,7 +58,8 @@ const ratio = /^(?:(\d+)(?:[\s-]+|\s+(?:and|&)\s+))?(\d+)\s*\/\s*(\d+)$/;
 const shared = new RegExp(`^(?:(an?|one|two|three|four|five|seven|[2-7])[\\s-]+)?(${SHARE}|halfway)$`);
 
 /** @returns the number, or undefined when it cannot be read */
-export function readNumber(text: string): number | undefined {
+export const readNumber: (text: string) => number | undefined = remembered((text) => numberIn(text));
+function numberIn(text: string): number | undefined {
   const t = text
     .trim()
     .toLowerCase()

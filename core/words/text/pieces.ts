@@ -19,11 +19,14 @@ const ending = /\s*[;|•,/–-]?\s*$/u;
 /**
  * The lines of a text, of which one that holds a whole list (“Hook: …; Thread: …; Tail: …”) or a whole story is read in
  * pieces, each part or sentence as if it stood in a line of its own, and those over which one was broken as one.
+ * @param most lines behind so many are not looked into
  */
-export const piecesOf = (lines: readonly string[]): Piece[] =>
-  unbroken(lines).flatMap(({ text, parts }) =>
+export const piecesOf = (lines: readonly string[], most = Infinity): Piece[] => [
+  ...unbroken(lines.slice(0, most)).flatMap(({ text, parts }) =>
     piecesOfLine(text).map((piece) => ({ text: piece.text, parts: within(parts, piece) })),
-  );
+  ),
+  ...lines.slice(most).map((text, i) => ({ text, parts: [{ line: most + i, from: 0, at: 0, length: text.length }] })),
+];
 
 /** The parts of a line that lie in a stretch of it, told from where that begins. */
 function within(parts: readonly Part[], { from, text }: Stretch): Part[] {

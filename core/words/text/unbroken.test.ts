@@ -57,4 +57,12 @@ describe("lines over which one was broken", () => {
       ],
     });
   });
+
+  test("lines that all end openly are one no further than a sentence is long", () => {
+    const line = "tie in three strands of wool yarn at the bend and";
+    const pieces = unbroken(["Long Night", ...Array.from({ length: 500 }, () => line)]).slice(1);
+    expect(pieces.length).toBeGreaterThan(50);
+    expect(Math.max(...pieces.map((p) => p.text.length))).toBeLessThan(400);
+    expect(pieces.flatMap((p) => p.parts.map((q) => q.line))).toEqual(Array.from({ length: 500 }, (_, i) => i + 1));
+  });
 });

@@ -8,7 +8,8 @@ const BROKEN = 2;
 /** How wide such a text is. */
 const NARROWEST = 40;
 const WIDEST = 110;
-const LONGEST = 1000;
+/** No sentence is longer: what goes on behind so much is a line of its own. */
+const LONGEST = 300;
 /** Behind these words something must follow. */
 const openWords = "and|or|the|an?|of|to|with|from|by|for|as|than|is|are|into|onto|your|my|its|towards?";
 const open = new RegExp(`(?<![\\p{L}\\d])(?:${openWords})$`, "u");
@@ -23,7 +24,7 @@ const closed = /[.!?;:]$/;
 export function unbroken(typed: readonly string[]): Piece[] {
   // What a mail quotes is broken as what it says itself.
   const lines = typed.map((line) => line.slice(quoteLength(line)));
-  const width = Math.max(...lines.slice(1).map((l) => l.trimEnd().length));
+  const width = lines.slice(1).reduce((most, l) => Math.max(most, l.trimEnd().length), 0);
   const isForced = (line: string, i: number): boolean => i > 1 && hadNoRoom(lines[i - 1] ?? "", line, width);
   // Who begins each thing with a capital began nothing with a small letter: all of those go on with the line above.
   const small = lines.flatMap((line, i) => (i > 1 && beginsSmall.test(line.trim()) ? [{ line, i }] : []));
@@ -42,7 +43,7 @@ export function unbroken(typed: readonly string[]): Piece[] {
       i > 1 &&
       (isOpen(above, line) || (isSetIn(above, line) && mayGoOn(above, line)) || (isBroken && isForced(line, i)));
     const whole = typed[i] ?? "";
-    if (last && isJoined && last.text.length < LONGEST) {
+    if (last && isJoined && last.text.length - lastStop(last.text) < LONGEST) {
       const text = line.trimStart();
       last.text = `${last.text.trimEnd()} `;
       last.parts.push({ line: i, from: whole.length - text.length, at: last.text.length, length: text.length });
@@ -52,6 +53,8 @@ export function unbroken(typed: readonly string[]): Piece[] {
   return out;
 }
 
+/** Where the last sentence of a text begins. */
+const lastStop = (text: string): number => Math.max(text.lastIndexOf(". "), text.lastIndexOf("; "), 0);
 const indent = (line: string): number => line.length - line.trimStart().length;
 const isSetIn = (above: string, line: string): boolean => indent(line) > indent(above) + 1;
 
@@ -75,9 +78,11 @@ const beginsSmallOrCounts = /^[\p{Ll}\d(]/u;
 
 /** Whether a line ends in the midst of a thing, and the one below may go on with it. */
 function isOpen(above: string, line: string): boolean {
-  const [a, b] = [above.trim().toLowerCase(), line.trim().toLowerCase()];
+  const a = above.trim().toLowerCase();
   if (!mayFollow(a, line)) return false;
-  return open.test(a) || (numberOpen.test(a) && counted.test(b)) || (enumerating.test(a) && mayGoOn(above, line));
+  return (
+    open.test(a) || (numberOpen.test(a) && counted.test(line.trim())) || (enumerating.test(a) && mayGoOn(above, line))
+  );
 }
 /** Whether a line may go on with what the one above it began: it does nothing, and begins small. */
 const mayGoOn = (above: string, line: string): boolean =>

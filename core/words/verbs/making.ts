@@ -1,3 +1,4 @@
+import { bodyEnds } from "./lastBody";
 import { isSame } from "../../numeric";
 import type { Telling, Waiting } from "../bench";
 import type { Kind, Said } from "../said";
@@ -73,6 +74,7 @@ export function make(
     widthMm: material?.strand?.width,
     hasBead: bench.components.some((c) => c.role === "bead"),
     isBodyAlone: bench.isBodyAlone,
+    bodyEnds: bodyEnds(bench),
   };
   settleParts(said, t, bench.last.component);
   settleBead(said, bench);

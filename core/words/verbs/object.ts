@@ -311,6 +311,14 @@ function roleFrom(
   )
     return "topping";
   const isBehindEye = isFront && lastBody(bench) !== undefined;
+  // “Vinyl rib, 6 turns”: what is called so and wound over a body is one.
+  if (
+    form === "stretch body" &&
+    /\brib\b/.test(name.toLowerCase()) &&
+    said.rule?.turns !== undefined &&
+    lastBody(bench)
+  )
+    return "rib";
   if (form === "stretch body" && (said.hanging || isBehindEye)) return "wing case";
   if (isForTag(name, form, bench)) return "tag";
   // Oval waits for the rib already: what is tied in next is wound under it.

@@ -2,7 +2,8 @@ import { isSame } from "../../numeric";
 import type { Place } from "../../hooks";
 import type { MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
-import type { Telling, Waiting } from "../bench";
+import type { Bench, Telling, Waiting } from "../bench";
+import { bodyEnds } from "./lastBody";
 import { anyOf } from "../parse";
 import type { Said } from "../said";
 import type { Told } from "../told";
@@ -281,7 +282,7 @@ function tieDeclared(t: Telling, object: Meant, declared: Said): void {
     line.notes.push(
       coversBody
         ? "it was never tied in: it is taken as bound in before the body, at the bend"
-        : "it was never tied in: it is taken as bound in before the thorax, in the middle of the shank",
+        : `it was never tied in: it is taken as bound in before the thorax, ${bodyEnds(bench) ? "where the body ends" : "in the middle of the shank"}`,
     );
   const hung = bench.hangs;
   const { there } = declared;
@@ -291,7 +292,7 @@ function tieDeclared(t: Telling, object: Meant, declared: Said): void {
     {
       ...declared,
       tieIn: declared.tieIn ??
-        (there && { at: there }) ?? { at: coversBody ? { landmark: "bend" } : { fraction: 0.5 } },
+        (there && { at: there }) ?? { at: coversBody ? { landmark: "bend" } : coverBegins(bench) },
       hanging: true,
     },
     (coversBody ? body : first)?.id,
@@ -332,6 +333,9 @@ function tieAndTakeOver(t: Telling, object: Meant, said: Said): void {
   });
 }
 
+/** A cover of the thorax is tied in where the body ends, as far as that is said. */
+const coverBegins = (bench: Bench): Place => bodyEnds(bench) ?? { fraction: 0.5 };
+
 /** A cover of a list is bound in before what it covers and taken over when that is there. */
 export function listedCover(t: Telling, object: Meant, said: Said): void {
   const { bench } = t;
@@ -356,7 +360,7 @@ export function listedCover(t: Telling, object: Meant, said: Said): void {
     (/\btied\s+down\b/.test(words) && !/\btied\s+in\b/.test(words)) ||
     /\b(?:pulled|folded|brought|drawn|taken)\b[^.;]*\btied\s+(?:off\s+)?(?:at|behind|in\s+front\s+of)\b/.test(words);
   const at = isHeldThere ? undefined : stated;
-  const rear: Place = at ?? (covers[0] === "body" ? { landmark: "bend" } : { fraction: 0.5 });
+  const rear: Place = at ?? (covers[0] === "body" ? { landmark: "bend" } : coverBegins(bench));
   const tied: Said = { ...said, tieIn: { at: rear }, hanging: true };
   // “pulled forward to the bead”: where it goes is no length of it.
   const reached = said.shown && "to" in said.shown ? said.shown.to : undefined;
@@ -372,7 +376,7 @@ export function listedCover(t: Telling, object: Meant, said: Said): void {
   bench.hangs = hung;
   if (!waiting) return;
   // “Tied in at the eye, folded back over the top”: it goes the other way.
-  const goesBack = alongShank(rear) < FRONT && /\bback\b/.test(words);
+  const goesBack = alongShank(rear) < FRONT && /(?<!\b(?:tips|butts|ends|pointing|hanging)\s+)\bback\b/.test(words);
   const farEnd: Place = goesBack ? { landmark: "bend" } : ((isHeldThere ? stated : undefined) ?? { eyeLengths: 1 });
   // “Tied in at the bend, pulled forward and tied down at a third of the shank”: there it ends.
   const heldAt = said.tieIn?.at && said.there && !isSame(said.tieIn.at, said.there) ? said.there : undefined;

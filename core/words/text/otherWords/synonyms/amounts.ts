@@ -9,6 +9,24 @@ export const amounts: readonly Rule[] = [
     `(?<=\\b(?:${A_COUNT})\\s+(?:\\p{L}+\\s+)?(?:pheasant|turkey|goose|mallard|teal|peacock)\\s+(?:tail|wing|flank|breast))\\s+feather(?=\\s+fib(?:re|er)s)`,
     "",
   ),
+  // “tag: 3 mm yellow floss” is so long: thread and floss are no wider than they are.
+  said(
+    ["mm "],
+    "(?<=^\\W*(?:tag|tip|butt|hot\\s?spot)\\s*[:=–-]\\s*(?:[^.;]*,\\s+(?:then|and)\\s+)?\\d+(?:[.,]\\d+)?\\s?mm)\\s+(?=(?:(?!of\\b|wide\\b|long\\b)\\p{L}+\\s+){0,3}(?:floss|thread|silk)(?!\\p{L}))",
+    " of ",
+  ),
+  // “Strip of foam, tied in …”: as a note leaves the article out.
+  said(
+    ["strip of", "strand of", "pair of", "clump of", "bunch of", "tuft of", "slip of", "piece of", "wisp of"],
+    "(?<=^\\s*(?:(?:\\d{1,2}[.)]|[-*•])\\s+)?)(?=(?:strip|strand|pair|clump|bunch|tuft|slip|piece|wisp)\\s+of\\s+\\p{L})",
+    "a ",
+  ),
+  // “6 mm wide x 2 mm thick”
+  said(
+    ["wide x", "wide by", "thick x", "thick by"],
+    "(?<=\\d\\s?mm\\s+(?:wide|thick))\\s+(?:x|by)\\s+(?=\\d+(?:[.,]\\d+)?\\s?mm\\s+(?:wide|thick|long)(?!\\p{L}))",
+    " and ",
+  ),
   // “…; size 10 six turns, 12 five turns, 14 four turns”
   said(
     ["size "],

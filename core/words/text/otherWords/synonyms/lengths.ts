@@ -3,6 +3,12 @@ import { said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  // “Body: quill over 60% of the shank”: so much of it, from behind.
+  said(
+    ["%"],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s+)?(?:(?:rear|under)?-?body|abdomen|dub|wind|wrap|cover)\\b[^.;]*\\s)(?:over|covering|along)\\s+(?:about\\s+)?(\\d{2})\\s?%\\s+of\\s+the\\s+(?:hook\\s+)?shank(?!\\p{L})|(?<=^\\W*(?:\\d{1,2}[.)]\\s+)?(?:body|abdomen)\\s*[:=–-][^.;]*,\\s)(\\d{2})\\s?%\\s+of\\s+the\\s+(?:hook\\s+)?shank(?=\\s*(?:[,.;]|$))",
+    "over the rear $1$2%",
+  ),
   // Slips whose tips curve up lie low all the same.
   said(["tips up"], "(?<=\\bslips\\b[^.;]*,\\s)tips\\s+up(?:wards?)?,\\s+(?=[^.;]*\\b(?:low|flat)(?!\\p{L}))", ""),
   // How far a wing reaches is no place where it is tied in.
