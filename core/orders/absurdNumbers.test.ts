@@ -1,24 +1,14 @@
-import { readdirSync, readFileSync } from "node:fs";
 import { expect, test } from "vitest";
 import { withAbsurdNumbers } from "../testing/absurd";
 import { isWhole, readOrder } from ".";
 import { catalogue } from "./corpus/catalogue";
+import { allOrders } from "./corpus/entries";
 
 /** Every so many orders of the corpus. */
 const EVERY = 40;
-const folder = new URL("corpus/", import.meta.url);
-const orders = readdirSync(folder)
-  .filter((f) => f.endsWith(".txt"))
-  .sort()
-  .flatMap((f) => readFileSync(new URL(f, folder), "utf8").split("\n---\n"))
+const orders = allOrders()
   .filter((_, i) => i % EVERY === 0)
-  .map((entry) =>
-    entry
-      .split("\n")
-      .filter((l) => !/^[=?~!] ?/.test(l))
-      .join("\n")
-      .trimEnd(),
-  );
+  .map(({ text }) => text);
 const sizesOf = new Map(catalogue.patterns.map((p) => [p.id, p.sizes]));
 
 test("numbers that nobody means break no reading, and none is saved as a size", () => {

@@ -1,26 +1,12 @@
-import { readFileSync } from "node:fs";
-import { join } from "node:path";
 import { describe, expect, test } from "vitest";
 import { thorough } from "../testing/thorough";
 import { typedOtherwise } from "../testing/typedOtherwise";
 import { isWhole, readOrder, wishWords } from ".";
 import { anotherCatalogue } from "./corpus/another";
 import { catalogue } from "./corpus/catalogue";
+import { ordersOf } from "./corpus/entries";
 import type { Catalogue, ReadOrder } from "./types";
 import { findWish } from "./wishes";
-
-/** Texts as shops write them; below each what must come out: its lines and heading, or what is asked. */
-const textsOf = (file: string): { text: string; wanted: string[] }[] =>
-  readFileSync(join(import.meta.dirname, "corpus", file), "utf8")
-    .trimEnd()
-    .split("\n---\n")
-    .map((block) => {
-      const lines = block.split("\n");
-      return {
-        text: lines.filter((l) => !/^[=?] /.test(l)).join("\n"),
-        wanted: lines.filter((l) => /^[=?] /.test(l)),
-      };
-    });
 
 const files: [string, Catalogue][] = [
   ...["before.txt", "after.txt", "spoken.txt", "last.txt", "fresh.txt", "shops.txt"].map(
@@ -95,7 +81,7 @@ function outcome(text: string, catalogue: Catalogue): string[] {
 }
 
 describe.each(files)("orders as they are written: %s", (file, book) => {
-  test.each(textsOf(file))("$text", ({ text, wanted }) => {
+  test.each(ordersOf(file))("$text", ({ text, wanted }) => {
     const got = outcome(text, book);
     if (wanted[0]?.startsWith("?")) expect(got).toEqual(expect.arrayContaining(wanted));
     else expect(got).toEqual(wanted);
@@ -106,7 +92,7 @@ describe.each(files)("orders as they are written: %s", (file, book) => {
 const EVERY = thorough ? 1 : 4;
 describe("an order that can be saved", () => {
   const whole = files.flatMap(([file, book]) =>
-    textsOf(file)
+    ordersOf(file)
       .filter(({ wanted }) => !wanted[0]?.startsWith("?"))
       .map(({ text }) => ({ text, book })),
   );
@@ -134,7 +120,7 @@ describe("an order that can be saved", () => {
 });
 
 describe("what is wished", () => {
-  const all = files.flatMap(([file, book]) => textsOf(file).map(({ text }) => ({ text, book })));
+  const all = files.flatMap(([file, book]) => ordersOf(file).map(({ text }) => ({ text, book })));
   const overlaps = (a: readonly [number, number], b: readonly [number, number]): boolean => a[0] < b[1] && b[0] < a[1];
 
   test.each(all)("is read as a wish or asked about, never set aside: $text", ({ text, book }) => {
@@ -155,7 +141,7 @@ describe("what is wished", () => {
 
 describe("an answer that is offered", () => {
   const asked = files.flatMap(([file, book]) =>
-    textsOf(file).flatMap(({ text }) => {
+    ordersOf(file).flatMap(({ text }) => {
       const order = read(text, book);
       return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].flatMap((doubt) =>
         doubt.candidates.map((answer) => ({ text, book, doubt, answer })),

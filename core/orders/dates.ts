@@ -162,6 +162,11 @@ const ways: Way[] = [
     read: (g, t) => weekIn(g[1] ?? "", monthOf(g[2]), g[3], t),
   },
   {
+    // “the first Saturday in April”
+    source: String.raw`(first|second|third|fourth|last|1st|2nd|3rd|4th|ersten?|zweiten?|dritten?|vierten?|letzten?)\s+(${WEEKDAY})\s+(?:of|in|im)\s+(?:the\s+)?(${MONTH})(?:,?\s+(\d{4}))?(?!\p{L}|\s*\d|\.\d)`,
+    read: (g, t) => weekdayIn(g[1] ?? "", g[2] ?? "", monthOf(g[3]), g[4], t),
+  },
+  {
     // “sometime in June”: from its first day, or up to its last?
     source: String.raw`(?:(?:some\s?time|any\s?time|irgendwann)\s+(?:in|im|during)|during|in|im(?:\s+laufe\s+des)?)\s+(${MONTH})(?:,?\s+(\d{4}))?(?!\p{L}|\s*\d|\.\d)`,
     read: (g, t) => monthIn(monthOf(g[1]), g[2], t),
@@ -253,6 +258,16 @@ function weekIn(which: string, m: number, y: string | undefined, today: string):
   const ends = n < 0 ? partOf("end", m, y, today) : dayOf((n + 1) * 7, m, y, today);
   if (!ends || !("day" in ends)) return undefined;
   return { either: [isoDate(addDays(noon(ends.day), -6)), ends.day] };
+}
+
+/** The first, second … or last of such a weekday in a month. */
+function weekdayIn(which: string, name: string, m: number, y: string | undefined, today: string): DayRead | undefined {
+  const n = weeks.findIndex((words) => words.some((w) => which.toLowerCase().startsWith(w)));
+  const ends = partOf("end", m, y, today);
+  if (!ends || !("day" in ends)) return undefined;
+  const last = noon(ends.day);
+  const begins = n < 0 ? addDays(last, -6) : addDays(noon(`${ends.day.slice(0, 8)}01`), 7 * n);
+  return { day: isoDate(addDays(begins, ((days[name.toLowerCase()] ?? 0) - begins.getDay() + 7) % 7)) };
 }
 
 /** The Friday of a numbered week. */

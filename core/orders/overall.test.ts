@@ -149,3 +149,19 @@ describe("whom and what is meant", () => {
     expect(doubt?.candidates).toEqual([{ label: "Boathouse Sedge", text: "Boathouse Sedge tan" }]);
   });
 });
+
+describe("what is said of all flies", () => {
+  test.each(["in two parcels", "ship together please", "send them all together"])(
+    "packed “%s” is the whole order",
+    (said) => {
+      const { lines } = readOrder(`Ida Pellworth, 2 dz Old Pilot 10, 1 dz Old Pilot 12, ${said}, 12 March`, catalogue);
+      expect(lines.map(wishWords)).toEqual([said, said]);
+    },
+  );
+
+  test("a number that is divided among sizes", () => {
+    const text = "9 dz Copper Lodger weighted olive, divided equally among 12, 14 and 16; Quayhead Tackle; 20 March";
+    expect(isWhole(readOrder(text, catalogue))).toBe(true);
+    expect(flies(text)).toEqual(["36 lodger 12 olive", "36 lodger 14 olive", "36 lodger 16 olive"]);
+  });
+});

@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import { doubtSentence } from "../sentences";
 import { isWhole, readOrder, wishWords } from ".";
 import { catalogue } from "./corpus/catalogue";
+import { joinedAt, surelyBroken } from "./unbroken";
 
 const lines = (text: string) =>
   readOrder(text, catalogue).lines.map((l) => [l.flies, l.pattern, l.size, l.variant, wishWords(l)]);
@@ -58,5 +59,16 @@ describe("an order that a mail broke", () => {
   ])("lines of their own stay so: %j", (text) => {
     expect(isWhole(readOrder(text, catalogue))).toBe(true);
     expect(lines(text).map(([flies]) => flies)).toEqual([24, 12]);
+  });
+
+  test("lines that all end openly are one no further than a statement is long, and none where there are too many", () => {
+    const line = "please send us some more of these as soon as you find the time and";
+    const many = (n: number): string => Array.from({ length: n }, () => line).join("\n");
+    const joined = joinedAt(many(100), surelyBroken(many(100)));
+    expect(joined).toHaveLength(many(100).length);
+    const lengths = joined.split("\n").map((l) => l.length);
+    expect(lengths.length).toBeLessThan(30);
+    expect(Math.max(...lengths)).toBeLessThan(420);
+    expect(surelyBroken(many(2000))).toEqual([]);
   });
 });

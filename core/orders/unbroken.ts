@@ -19,40 +19,60 @@ const SHORTEST = 40;
 /** A hand breaks a line a little before its end. */
 const BREAKS_AT = 0.8;
 
-type Pair = { above: string; line: string; at: number };
+/** No mail is longer: of a longer text each line is read as it stands, since long statements cost the most. */
+const LONGEST_MAIL = 20_000;
+
+type Pair = { above: string; line: string; at: number; isNumbered: boolean };
 function pairsOf(text: string): Pair[] {
+  if (text.length > LONGEST_MAIL) return [];
   const lines = text.split("\n");
+  const isNumbered = first.test(text);
   let at = -1;
   return lines.slice(0, -1).map((above, i) => {
     at += above.length + 1;
-    return { above: above.trimEnd(), line: lines[i + 1] ?? "", at };
+    return { above: above.trimEnd(), line: lines[i + 1] ?? "", at, isNumbered };
   });
 }
-const mayGoOn = ({ above, line }: Pair, text: string): boolean =>
+const mayGoOn = ({ above, line, isNumbered }: Pair): boolean =>
   above.trim() !== "" &&
   line.trim() !== "" &&
   !closed.test(above) &&
   !own.test(line) &&
-  !(numbered.test(line) && first.test(text)) &&
+  !(isNumbered && numbered.test(line)) &&
   !/[\t|;]/.test(above);
 
 /** A text with blanks for some of its line ends: all else stays where it was. */
-export const joinedAt = (text: string, breaks: readonly number[]): string =>
-  breaks.reduce((all, at) => `${all.slice(0, at)} ${all.slice(at + 1)}`, text);
+export function joinedAt(text: string, breaks: readonly number[]): string {
+  const stretches = [-1, ...breaks].map((at, n) => text.slice(at + 1, breaks[n]));
+  return stretches.join(" ");
+}
+
+/** No statement is longer: what would go on behind so much is a line of its own. */
+const LONGEST = 400;
+/** Breaks of which no more follow each other than make one statement. */
+function within(pairs: readonly Pair[], isBreak: (p: Pair) => boolean): number[] {
+  let length = 0;
+  return pairs.flatMap((p) => {
+    length += p.above.length;
+    const isOne = isBreak(p) && length + p.line.length < LONGEST;
+    if (!isOne) length = 0;
+    return isOne ? [p.at] : [];
+  });
+}
 
 /** Where a mail surely broke a line: behind a word after which something must follow. */
 export const surelyBroken = (text: string): number[] =>
-  pairsOf(text).flatMap((p) => (mayGoOn(p, text) && !soMany.test(p.line) && open.test(p.above) ? [p.at] : []));
+  within(pairsOf(text), (p) => mayGoOn(p) && !soMany.test(p.line) && open.test(p.above));
 
 /** Where a mail may have broken a line by its length: the first word of the next had no room in it. */
 export function perhapsBroken(text: string): number[] {
   const pairs = pairsOf(text);
-  const width = Math.max(0, ...text.split("\n").map((l) => l.trimEnd().length));
-  return pairs.flatMap((p) => {
-    const [word = ""] = p.line.trim().split(/\s/, 1);
-    const hadNoRoom = p.above.length >= SHORTEST && p.above.length + 1 + word.length > BREAKS_AT * width;
+  const width = pairs.reduce((most, { above, line }) => Math.max(most, above.length, line.trimEnd().length), 0);
+  return within(pairs, (p) => {
     const line = p.line.trim();
+    const [word = ""] = line.split(/\s/, 1);
+    const hadNoRoom = p.above.length >= SHORTEST && p.above.length + 1 + word.length > BREAKS_AT * width;
     const isOfList = (own.test(p.above) || numbered.test(p.above)) && !/^\s/.test(p.line);
-    return mayGoOn(p, text) && hadNoRoom && small.test(line) && !tellsAnew.test(line) && !isOfList ? [p.at] : [];
+    return mayGoOn(p) && hadNoRoom && small.test(line) && !tellsAnew.test(line) && !isOfList;
   });
 }

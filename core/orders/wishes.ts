@@ -63,6 +63,10 @@ const rules = [
     "(?:(?:please )?(?:deliver(?:ed|y)?|send|sent|ship(?:ped)?|split|pack(?:ed)?|box(?:ed)?|lieferung|liefern) (?:(?:them|these|it|everything|all) )?)?(?:in|as) (?:two|three|\\d|zwei|drei) (?:parcels?|deliveries|shipments?|boxes|lots|goes|drops|instal?lments|consignments|lieferungen|pakete[n]?)|split (?:the )?(?:shipment|delivery)|in (?:two|zwei) (?:halves|teilen)|(?:two|three|zwei|drei) (?:parcels|deliveries|shipments|lieferungen|pakete)",
   ),
   rule(
+    "parcels",
+    "(?:please\\s+)?(?:ship|send|deliver|post|pack|box)\\s+(?:(?:them|these|it|everything|all|the\\s+lot)\\s+)?(?:all\\s+)?together(?:\\s+please)?(?=\\s*(?:[,.;\\n]|$))",
+  ),
+  rule(
     "sample",
     "(?:a |one |send (?:me |us )?(?:a |one )?)?samples?(?: fly| flies)? first|(?:erst |zuerst )(?:ein )?muster|muster vorab",
   ),

@@ -120,6 +120,10 @@ const ALL_BEHIND =
 export function wishedOfEach(o: OrderReading, made: readonly ReadLine[]): void {
   const last = made.at(-1);
   if (!last) return;
+  // How it is packed, said behind the last, is said of the order.
+  const packed = last.wishes.filter((w) => w.kind === "parcels");
+  for (const line of made)
+    if (line !== last) line.wishes = [...line.wishes, ...packed.filter((w) => !line.wishes.includes(w))];
   const said = last.understood.flatMap(({ field, at, policy }) => (field === "wish" ? [{ at, policy }] : []));
   for (const { at, policy } of said) {
     const ahead = ALL_AHEAD.exec(o.text.slice(last.at[0], at[0]));
