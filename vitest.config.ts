@@ -79,7 +79,8 @@ export default defineConfig({
           root: "server",
           include: ["**/*.test.ts"],
           globalSetup: ["./testing/database.ts"],
-          testTimeout,
+          // Many rooms are made ready beside each other: one of a few seconds alone may wait long on a slow machine.
+          testTimeout: 120_000,
           hookTimeout: 120_000,
           setupFiles: [...setupFiles, "./testing/clock.ts"],
         },

@@ -64,6 +64,15 @@ describe("what was read of a text", () => {
     expect(textOf(v)).toBe("tail few (8) fibres\nbody fur");
   });
 
+  test("an answer finds its place where something was typed since it was asked", () => {
+    const answers = [{ label: "8", text: "8" }];
+    const v = read("tail few fibres", { marks: [], questions: [question([5, 8], "How many?", answers)] });
+    v.dispatch({ changes: { from: 0, insert: "Olive " }, selection: { anchor: 6 } });
+    v.dispatch({ changes: { from: 0, to: 5, insert: "Dark olive" }, selection: { anchor: 4 } });
+    boxes()[0]?.querySelector("button")?.click();
+    expect(textOf(v)).toBe("Dark olive tail 8 fibres");
+  });
+
   test("moves with the text until it is read anew", () => {
     const v = read("tail 6", { marks: [{ at: [0, 4], kind: "known" }], questions: [] });
     v.dispatch({ changes: { from: 0, insert: "Olive " } });

@@ -1,4 +1,4 @@
-import { StateEffect, StateField, type EditorState } from "@codemirror/state";
+import { StateEffect, StateField, type ChangeDesc, type EditorState } from "@codemirror/state";
 import { Decoration, EditorView, WidgetType, type DecorationSet } from "@codemirror/view";
 import type { TextMark, TextQuestion } from "./types";
 
@@ -9,9 +9,9 @@ export interface Reading {
 }
 export const setReading = StateEffect.define<Reading>();
 
-const within = (state: EditorState, [from, to]: [number, number]): [number, number] => [
-  Math.max(0, Math.min(from, state.doc.length)),
-  Math.max(0, Math.min(to, state.doc.length)),
+const within = ([from, to]: [number, number], length: number): [number, number] => [
+  Math.max(0, Math.min(from, length)),
+  Math.max(0, Math.min(to, length)),
 ];
 
 class QuestionBox extends WidgetType {
@@ -43,7 +43,10 @@ class QuestionBox extends WidgetType {
       button.textContent = answer.label;
       button.addEventListener("mousedown", (e) => e.preventDefault());
       button.addEventListener("click", () => {
-        const [from, to] = within(view.state, this.question.at);
+        // What was typed since it was asked may have moved its place.
+        const { since } = view.state.field(readingField);
+        const [begin, end] = within(this.question.at, since ? since.length : view.state.doc.length);
+        const [from, to] = since ? [since.mapPos(begin), since.mapPos(end)] : [begin, end];
         view.dispatch({ changes: { from, to, insert: answer.text }, userEvent: "input.answer" });
         view.focus();
       });
@@ -68,13 +71,13 @@ const asked = ({ questions }: Reading, at: number): number => {
 
 function decorationsOf(state: EditorState, reading: Reading): DecorationSet {
   const marks = reading.marks.flatMap((m) => {
-    const [from, to] = within(state, m.at);
+    const [from, to] = within(m.at, state.doc.length);
     const attributes = m.label ? { title: m.label } : undefined;
     return to > from ? [Decoration.mark({ class: `cm-${m.kind}`, attributes }).range(from, to)] : [];
   });
   const number = asked(reading, state.selection.main.head);
   const question = reading.questions[number];
-  const line = question && state.doc.lineAt(within(state, question.at)[1]);
+  const line = question && state.doc.lineAt(within(question.at, state.doc.length)[1]);
   const box =
     question && line
       ? [
@@ -91,14 +94,18 @@ function decorationsOf(state: EditorState, reading: Reading): DecorationSet {
 const nothing: Reading = { marks: [], questions: [] };
 
 /** The reading beside the text, as quiet lines below what is understood and one question at its place. */
-export const readingField = StateField.define<{ reading: Reading; shown: DecorationSet }>({
+export const readingField = StateField.define<{ reading: Reading; since?: ChangeDesc; shown: DecorationSet }>({
   create: () => ({ reading: nothing, shown: Decoration.none }),
-  update({ reading, shown }, transaction) {
+  update({ reading, since, shown }, transaction) {
     const said = transaction.effects.find((e) => e.is(setReading));
     if (said?.is(setReading)) return { reading: said.value, shown: decorationsOf(transaction.state, said.value) };
-    if (transaction.docChanged) return { reading, shown: shown.map(transaction.changes) };
-    if (transaction.selection) return { reading, shown: decorationsOf(transaction.state, reading) };
-    return { reading, shown };
+    if (transaction.docChanged) {
+      const changes = since ? since.composeDesc(transaction.changes.desc) : transaction.changes.desc;
+      return { reading, since: changes, shown: shown.map(transaction.changes) };
+    }
+    // Where something was typed since, it is shown anew once that is read.
+    if (transaction.selection && !since) return { reading, shown: decorationsOf(transaction.state, reading) };
+    return { reading, since, shown };
   },
   provide: (field) => EditorView.decorations.from(field, (of) => of.shown),
 });

@@ -21,10 +21,11 @@ import { useReading } from "./useReading";
 /** One line of typing, or several pasted: read as it is typed, asked about in place, saved when it is whole. */
 const props = defineProps<{ order?: Order }>();
 const emit = defineEmits<{ saved: [order: Order] }>();
-const { text, read, wished, whole, unsure, customer, conflicts, marks, questions, offers } = useReading(
-  props.order ? `kasten.order.${props.order.id}.${props.order.version}` : "kasten.order.new",
-  props.order?.text ?? "",
-);
+const { text, read, current, isLate, hasFailed, wished, whole, unsure, customer, conflicts, marks, questions, offers } =
+  useReading(
+    props.order ? `kasten.order.${props.order.id}.${props.order.version}` : "kasten.order.new",
+    props.order?.text ?? "",
+  );
 const { data: room, patterns, recipeOf } = useCatalogue();
 const { busy, refusal, send } = useChange();
 const reason = ref(props.order?.exception?.reason ?? "");
@@ -88,6 +89,7 @@ function sameLine(i: number): string | undefined {
 }
 
 const isTooLong = computed(() => read.value.lines.length > MOST_LINES);
+const canSave = computed(() => whole.value && isLetPass.value && !isTooLong.value && !busy.value);
 const promised = usePromise(
   computed(() =>
     whole.value && !props.order && !isTooLong.value
@@ -131,6 +133,9 @@ function priceOfLine(i: number): LinePrice | undefined {
 }
 
 async function save(): Promise<void> {
+  // A hand is quicker than what is read: what is saved is what stands there now.
+  await current();
+  if (!canSave.value) return;
   const saved = props.order
     ? await send(
         editOrder,
@@ -166,8 +171,11 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       :marks="marks"
       :questions="questions"
       :offers="offers"
-      @send="whole && isLetPass && !isTooLong && save()"
+      @send="save()"
     />
+    <p v-if="hasFailed" class="mt-1 text-call" role="alert">
+      What is written cannot be read just now. It is kept in this browser: load the page again.
+    </p>
     <p v-if="standing" class="mt-1 text-soft">
       This takes a standing order up: once it is saved, it stands in its place.
       <button type="button" class="link" @click="standing = undefined">Write it as an order of its own</button>
@@ -212,7 +220,7 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       }}.
     </p>
     <div class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2">
-      <button class="btn btn-main" :disabled="!whole || busy || !isLetPass || isTooLong">
+      <button class="btn btn-main" :disabled="!canSave">
         {{ order ? "Save the change" : "Save the order" }}
       </button>
       <span v-if="customer"
@@ -230,7 +238,8 @@ const unknownCustomer = computed(() => read.value.doubts.find((d) => d.field ===
       <span v-if="total > 0"
         >in all <b class="fig">{{ money(total) }}</b></span
       >
-      <span v-if="questions.length > 0 && read.lines.length > 0" class="text-soft" role="status"
+      <span v-if="isLate && text.trim() !== ''" class="text-soft" role="status">Reading what is written …</span>
+      <span v-else-if="questions.length > 0 && read.lines.length > 0" class="text-soft" role="status"
         >{{ questions.length === 1 ? "One question" : `${questions.length} questions` }} to answer above, then
         save.</span
       >

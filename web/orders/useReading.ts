@@ -1,13 +1,18 @@
 import { destinationSentence, doubtSentence, notPromisedWords } from "@kasten/core/sentences";
 import { useStorage } from "@vueuse/core";
 import { computed, type Ref } from "vue";
-import { destinationConflicts, isWhole, readOrder, wishedChoice, type ReadOrder } from "@kasten/core/orders";
+import { destinationConflicts, isWhole, wishedChoice, type Catalogue, type ReadOrder } from "@kasten/core/orders";
 import { hookOf, materialsOf, notPromised } from "@kasten/core/recipe";
 import { forReading, useCatalogue } from "../patterns";
 import type { TextMark, TextOffers, TextQuestion } from "../editor";
+import { readBeside } from "../parts/thread";
+import { useBeside } from "../parts/useBeside";
 import { useSession } from "../team";
 import { orderOffers } from "./offers";
+import { startReader } from "./orderThread";
 
+const readWith = readBeside(startReader);
+const nothingRead: ReadOrder = { lines: [], asides: [], understood: [], doubts: [] };
 const nothingWished: ReturnType<typeof wishedChoice> = { asked: {}, fates: [] };
 
 /** What is typed, kept until it is saved, and how it is understood. */
@@ -16,10 +21,17 @@ export function useReading(storageKey: string, initial = "") {
   const { patterns, materials, hooks, recipeOf, tie, data } = useCatalogue();
   const { person } = useSession();
   /** Nothing is read before patterns, customers and today's date are here: what is typed stays as typed until then. */
-  const read = computed<ReadOrder>(() =>
-    data.value
-      ? readOrder(text.value, forReading(data.value, person.value?.numberWords ?? {}))
-      : { lines: [], asides: [], understood: [], doubts: [] },
+  const known = computed(() => data.value && forReading(data.value, { ...person.value?.numberWords }));
+  const asked = computed(() => ({ text: text.value, known: known.value }));
+  const {
+    answer: read,
+    current,
+    isLate,
+    hasFailed,
+  } = useBeside<{ text: string; known?: Catalogue }, ReadOrder>(
+    asked,
+    async (now) => (now.known ? readWith(now.text, now.known) : nothingRead),
+    nothingRead,
   );
   /** Flies that may be shown but not promised, and why. */
   const unsure = computed(() => [
@@ -96,6 +108,20 @@ export function useReading(storageKey: string, initial = "") {
     doubts.value.map((d) => ({ at: d.at, sentence: doubtSentence(d), answers: d.candidates })),
   );
   const offers = (typed: string, at: number): TextOffers | undefined =>
-    data.value && orderOffers(typed, at, read.value, forReading(data.value, person.value?.numberWords ?? {}));
-  return { text, read, wished, whole, unsure, customer, conflicts, marks, questions, offers };
+    known.value && orderOffers(typed, at, read.value, known.value);
+  return {
+    text,
+    read,
+    current,
+    isLate,
+    hasFailed,
+    wished,
+    whole,
+    unsure,
+    customer,
+    conflicts,
+    marks,
+    questions,
+    offers,
+  };
 }

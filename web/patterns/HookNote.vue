@@ -20,5 +20,5 @@ const words = computed(() => {
 </script>
 
 <template>
-  <p v-if="words" class="callout my-1" role="note">{{ words }}</p>
+  <p v-if="words" class="callout mb-3" role="note">{{ words }}</p>
 </template>

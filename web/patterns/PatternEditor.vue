@@ -3,6 +3,7 @@ import { useQueryCache } from "@pinia/colada";
 import { computed, ref } from "vue";
 import { useRouter } from "vue-router";
 import { sameContent, type Recipe } from "@kasten/core/recipe";
+import type { Material } from "@kasten/core/materials";
 import { saveMaterial } from "@kasten/contract/materials";
 import { savePattern, type PatternEntry } from "@kasten/contract/patterns";
 import { CodeField } from "../editor";
@@ -32,6 +33,9 @@ const begin = (): Draft =>
 const {
   draft,
   reading,
+  current,
+  isLate,
+  hasFailed,
   recipe,
   cabinet,
   tied,
@@ -89,8 +93,8 @@ function forget(): void {
   refusal.value = null;
 }
 /** Materials that were described while writing are there before the pattern that is tied of them. */
-async function addMaterials(): Promise<boolean> {
-  for (const material of reading.value.newMaterials) {
+async function addMaterials(described: readonly Material[]): Promise<boolean> {
+  for (const material of described) {
     const body = { material: JSON.parse(JSON.stringify(material)) as typeof material, version: 0 };
     if (!(await send(saveMaterial, { params: { id: material.code }, body }, `${material.name} is in the cabinet`)))
       return false;
@@ -103,8 +107,9 @@ async function save(base: number): Promise<void> {
     problem.value = "Give the pattern a name and a style before it is saved.";
     return;
   }
-  const pattern = fileOf(draft.value, id, recipe.value);
-  if (!(await addMaterials())) return;
+  const { recipe: read, newMaterials } = await current();
+  const pattern = fileOf(draft.value, id, read);
+  if (!(await addMaterials(newMaterials))) return;
   const reply = await send(
     savePattern,
     { params: { id }, body: { base, note: note.value, pattern } },
@@ -161,8 +166,12 @@ async function save(base: number): Promise<void> {
         @cursor="cursor = $event"
       />
       <p v-if="problem" class="mt-1 text-call" role="alert">{{ problem }}</p>
+      <p v-if="hasFailed" class="mt-1 text-call" role="alert">
+        What is written cannot be read just now. It is kept in this browser: load the page again.
+      </p>
       <p class="mt-1 text-[0.88rem] text-soft" role="status" data-testid="understood">
-        <template v-if="open > 0"
+        <template v-if="isLate && draft.text.trim() !== ''">Reading what is written …</template>
+        <template v-else-if="open > 0"
           ><span class="fig">{{ open }}</span> {{ open === 1 ? "question is" : "questions are" }} open; it can be saved
           all the same, and stays from the bench until {{ open === 1 ? "it is" : "they are" }} answered.</template
         >
@@ -183,7 +192,7 @@ async function save(base: number): Promise<void> {
       :shown="shown"
       :sizes="sizes"
       :tied="tied"
-      :missing="missing"
+      :missing="isLate ? [] : missing"
       :looked="looked"
       @choose="choice = { ...choice, ...$event }"
     >

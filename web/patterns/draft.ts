@@ -71,6 +71,16 @@ export function draftOf(
   };
 }
 
+/** A draft of which nothing is read yet: its lines as they stand, and the recipe as it was. */
+export const nothingRead = ({ text, recipe }: Draft): RecipeReading => ({
+  lines: linesOf(text).map((line) => ({
+    ...{ text: line, kind: "aside", steps: [], components: [] },
+    ...{ marks: [], asks: [], assumed: [], notes: [] },
+  })),
+  recipe,
+  newMaterials: [],
+});
+
 /** The recipe that a draft's text makes, line by line; a line that was only changed keeps what no words say of it. */
 export function readDraft(draft: Draft, room: Room): RecipeReading {
   const ids = idsOf(draft);

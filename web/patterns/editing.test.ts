@@ -50,6 +50,7 @@ describe("the editor", () => {
       }),
     );
     await screen.findAll("input[type=number]").at(0)?.setValue(9);
+    await settle();
     await button(screen, "Save as a new version")?.trigger("click");
     await settle();
     expect(screen.text()).toContain("price: 24 → 26");

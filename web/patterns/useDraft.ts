@@ -15,45 +15,50 @@ export function useDraft(id: string, initial: () => Draft) {
   const { hooks } = useCatalogue();
   const kept = useKeptDraft(id, initial);
   const { draft } = kept;
-  const { room, reading, recipe, cabinet } = useDraftReading(draft);
+  const { room, reading, readNow, current, isLate, hasFailed, recipe, cabinet } = useDraftReading(draft);
   const fly = useTiedFly(recipe, cabinet, draft.value.recipe);
 
   /** Changes the recipe beside its words; lines that the program said are said anew. */
-  function change(next: Recipe): void {
-    const before = recipe.value;
-    const settledNow = settled(toRaw(draft.value), reading.value);
-    draft.value = { ...settledNow, recipe: next, text: resaid(settledNow, before, next, cabinet.value) };
+  function change(of: (recipe: Recipe) => Recipe): void {
+    const now = readNow();
+    const next = of(now.recipe);
+    const settledNow = settled(toRaw(draft.value), now);
+    draft.value = { ...settledNow, recipe: next, text: resaid(settledNow, now.recipe, next, cabinet.value) };
   }
   const setStep = (step: RecipeStep): void =>
-    change({ ...recipe.value, steps: recipe.value.steps.map((s) => (s.id === step.id ? step : s)) });
+    change((r) => ({ ...r, steps: r.steps.map((s) => (s.id === step.id ? step : s)) }));
   const setPart = (part: Component): void =>
-    change({ ...recipe.value, components: recipe.value.components.map((c) => (c.id === part.id ? part : c)) });
+    change((r) => ({ ...r, components: r.components.map((c) => (c.id === part.id ? part : c)) }));
 
   /** The text with a fact as a recipe has it, in the line that told it, where one does. */
   const withFactOf = (about: "hook" | "finish", next: Recipe): string =>
-    withFact(toRaw(draft.value), reading.value, about, next, { ...room.value, materials: cabinet.value });
+    withFact(toRaw(draft.value), readNow(), about, next, { ...room.value, materials: cabinet.value });
   // What is changed in the form beside the text goes into the line that told it.
   for (const about of ["hook", "finish"] as const)
     watch(
       () => factOf(about, draft.value.recipe),
-      (now) => {
+      async (now) => {
+        // Most often it is what was just read that settles.
         if (now === factOf(about, recipe.value)) return;
+        const { recipe: told } = await current();
+        if (factOf(about, draft.value.recipe) === factOf(about, told)) return;
         draft.value.text = withFactOf(about, toRaw(draft.value).recipe);
       },
     );
 
   /** Moves the pattern to another hook: lengths that were usual on the old family become usual on the new one. */
   function rehome(hookModel: string): string[] {
-    const families = [recipe.value.hookModel, hookModel].map((h) => hooks.value.get(h)?.family ?? "");
+    const before = readNow().recipe;
+    const families = [before.hookModel, hookModel].map((h) => hooks.value.get(h)?.family ?? "");
     const [from = "", to = ""] = families;
     const isOther = from !== "" && to !== "" && from !== to;
     const { recipe: next, changed } = isOther
-      ? rehomed(recipe.value, hookModel, from, to)
-      : { recipe: { ...recipe.value, hookModel }, changed: [] };
+      ? rehomed(before, hookModel, from, to)
+      : { recipe: { ...before, hookModel }, changed: [] };
     draft.value.text = withFactOf("hook", next);
-    change(next);
+    change(() => next);
     return changed;
   }
 
-  return { ...kept, reading, recipe, cabinet, ...fly, setStep, setPart, rehome };
+  return { ...kept, reading, current, isLate, hasFailed, recipe, cabinet, ...fly, setStep, setPart, rehome };
 }

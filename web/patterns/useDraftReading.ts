@@ -2,13 +2,19 @@ import { watchDebounced } from "@vueuse/core";
 import { computed, ref, toRaw, watch, type Ref } from "vue";
 import type { Material } from "@kasten/core/materials";
 import type { Recipe } from "@kasten/core/recipe";
+import type { RecipeReading } from "@kasten/core/words";
+import { useBeside } from "../parts/useBeside";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
-import { readDraft, settled, type Draft, type Room } from "./draft";
+import { nothingRead, readDraft, settled, type Draft, type Room } from "./draft";
+import { readBeside } from "../parts/thread";
+import { startReader } from "./recipeThread";
 
 /** The reading is what the next one starts from once the typing rests. */
 const SETTLES_AFTER_MS = 250;
 const LONGEST_NAME = 80;
+
+const read = readBeside(startReader);
 
 /** How a draft is understood: the recipe that its words make, in this room. */
 export function useDraftReading(draft: Ref<Draft>) {
@@ -17,7 +23,7 @@ export function useDraftReading(draft: Ref<Draft>) {
   const room = computed<Room>(() => ({
     materials: materials.value,
     hooks: [...hooks.value.values()],
-    numberWords: person.value?.numberWords ?? {},
+    numberWords: { ...person.value?.numberWords },
   }));
   // The computation reads the plain draft: through the page's watching proxies it would take several times as long.
   const changes = ref(0);
@@ -28,12 +34,17 @@ export function useDraftReading(draft: Ref<Draft>) {
     },
     { deep: true, flush: "sync" },
   );
-  const plain = computed(() => ({ draft: toRaw(draft.value), changes: changes.value }));
-  const reading = computed(() => readDraft(plain.value.draft, room.value));
+  const asked = computed(() => ({ draft: toRaw(draft.value), room: room.value, changes: changes.value }));
+  const beside = useBeside(asked, (now) => read(JSON.stringify(now.draft), now.room), nothingRead(toRaw(draft.value)));
+  const { answer: reading, isCurrent, isLate, hasFailed, current } = beside;
+  /** For what a hand changes beside the text, which must not meet an older reading: it is read here if need be. */
+  const readNow = (): RecipeReading => (isCurrent.value ? reading.value : readDraft(toRaw(draft.value), room.value));
   const recipe = computed<Recipe>(() => reading.value.recipe);
   watchDebounced(
     reading,
     (now) => {
+      // What was typed since is read in a moment, and settles then.
+      if (!isCurrent.value) return;
       const next = settled(toRaw(draft.value), now);
       const { recipe: was, lines, past } = toRaw(draft.value);
       if (JSON.stringify([next.recipe, next.lines, next.past]) === JSON.stringify([was, lines, past])) return;
@@ -48,5 +59,5 @@ export function useDraftReading(draft: Ref<Draft>) {
     () =>
       new Map<string, Material>([...materials.value, ...reading.value.newMaterials.map((m) => [m.code, m] as const)]),
   );
-  return { room, reading, recipe, cabinet };
+  return { room, reading, readNow, current, isLate, hasFailed, recipe, cabinet };
 }

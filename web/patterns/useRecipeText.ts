@@ -11,18 +11,22 @@ interface Told {
   notes: Readonly<Ref<ReadonlyMap<string, { sentence: string; hard: boolean }[]>>>;
 }
 
+function beginsOf(lines: readonly string[]): number[] {
+  let at = 0;
+  return lines.map((l) => {
+    const begin = at;
+    at += l.length + 1;
+    return begin;
+  });
+}
+
 /** The recipe's text for the editor: what is marked in it, asked about it and offered, and the line at the cursor. */
 export function useRecipeText({ reading, text, materials, notes }: Told) {
   const cursor = ref(0);
   /** Where each line begins. */
-  const begins = computed(() => {
-    let at = 0;
-    return text.value.split("\n").map((l) => {
-      const begin = at;
-      at += l.length + 1;
-      return begin;
-    });
-  });
+  const begins = computed(() => beginsOf(text.value.split("\n")));
+  /** Where each began when it was read: the editor moves what was read with what is typed since. */
+  const began = computed(() => beginsOf(reading.value.lines.map((l) => l.text)));
   const lineAt = computed(() => {
     const after = begins.value.findIndex((b) => b > cursor.value);
     return after === -1 ? begins.value.length - 1 : after - 1;
@@ -30,8 +34,8 @@ export function useRecipeText({ reading, text, materials, notes }: Told) {
   const line = computed(() => reading.value.lines[lineAt.value]);
 
   const at = ([from, to]: readonly [number, number], i: number): [number, number] => [
-    (begins.value[i] ?? 0) + from,
-    (begins.value[i] ?? 0) + to,
+    (began.value[i] ?? 0) + from,
+    (began.value[i] ?? 0) + to,
   ];
   const marks = computed<TextMark[]>(() =>
     reading.value.lines.flatMap((l, i) => l.marks.map((m): TextMark => ({ at: at(m.at, i), kind: m.kind }))),

@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { orderReader } from "./orderReader";
+
+expose(orderReader);

@@ -1,0 +1,4 @@
+import { expose } from "comlink";
+import { recipeReader } from "./recipeReader";
+
+expose(recipeReader);
