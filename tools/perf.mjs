@@ -9,6 +9,8 @@ import { ensureModules, output, root, run } from "./lib/run.mjs";
 ensureModules();
 const { bundleNode } = await import("./lib/bundle.mjs");
 const named = process.argv.slice(2).filter((said) => said.endsWith(".perf.ts"));
+const odd = process.argv.slice(2).filter((said) => !named.includes(said) && !(Number(said) >= 1));
+if (odd.length > 0) throw new Error(`Neither a timing script nor how many times as large: ${odd.join(", ")}.`);
 const known = (output("git", ["ls-files", "--cached", "--others", "--exclude-standard", "*.perf.ts"]) ?? "")
   .split("\n")
   .filter(Boolean);

@@ -32,6 +32,9 @@ async function shot(page, path, name, before) {
   await page.locator("h1").first().waitFor();
   await before?.();
   await page.waitForTimeout(900);
+  // What was typed is shown as it is understood, once that has settled.
+  await page.getByText("Reading what is written").waitFor({ state: "hidden" });
+  await page.waitForTimeout(500);
   await page.screenshot({ path: join(folder, `${name}.png`) });
   console.log(`${name}.png`);
 }
