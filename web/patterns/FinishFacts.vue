@@ -27,7 +27,7 @@ function setFinish(state: Finish["state"]): void {
 }
 function addFinish(code: string): void {
   const id = finishes.value.some((c) => c.id === "finish") ? `finish-${finishes.value.length + 1}` : "finish";
-  r.value.components.push({ id, role: "finish", material: [{ value: code }] });
+  r.value.components = [...r.value.components, { id, role: "finish", material: [{ value: code }] }];
   setCoats([...coats.value, { component: id, ...USUAL }]);
 }
 function setCoats([first, ...then]: Coat[]): void {

@@ -3,7 +3,7 @@ import { rehomed, type Component, type Recipe, type RecipeStep } from "@kasten/c
 import { useCatalogue } from "./catalogue";
 import { resaid, settled, withFact, type Draft } from "./draft";
 import { useDraftReading } from "./useDraftReading";
-import { useKeptDraft } from "./useKeptDraft";
+import { inWholes, useKeptDraft } from "./useKeptDraft";
 import { useTiedFly } from "./useTiedFly";
 
 /** What of a recipe a line tells that stands in the form beside the text as well. */
@@ -23,7 +23,8 @@ export function useDraft(id: string, initial: () => Draft) {
     const now = readNow();
     const next = of(now.recipe);
     const settledNow = settled(toRaw(draft.value), now);
-    draft.value = { ...settledNow, recipe: next, text: resaid(settledNow, now.recipe, next, cabinet.value) };
+    const text = resaid(settledNow, now.recipe, next, cabinet.value);
+    draft.value = inWholes({ ...settledNow, recipe: next, text });
   }
   const setStep = (step: RecipeStep): void =>
     change((r) => ({ ...r, steps: r.steps.map((s) => (s.id === step.id ? step : s)) }));

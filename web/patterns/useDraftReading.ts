@@ -6,6 +6,7 @@ import type { RecipeReading } from "@kasten/core/words";
 import { useBeside } from "../parts/useBeside";
 import { useSession } from "../team";
 import { useCatalogue } from "./catalogue";
+import { inWholes } from "./useKeptDraft";
 import { nothingRead, readDraft, settled, type Draft, type Room } from "./draft";
 import { readBeside } from "../parts/thread";
 import { startReader } from "./recipeThread";
@@ -48,9 +49,11 @@ export function useDraftReading(draft: Ref<Draft>) {
       const next = settled(toRaw(draft.value), now);
       const { recipe: was, lines, past } = toRaw(draft.value);
       if (JSON.stringify([next.recipe, next.lines, next.past]) === JSON.stringify([was, lines, past])) return;
-      Object.assign(draft.value, { recipe: next.recipe, lines: next.lines, past: next.past });
-      if (!draft.value.name && now.name) draft.value.name = now.name.slice(0, LONGEST_NAME);
-      if (!draft.value.style && now.style) draft.value.style = now.style.slice(0, LONGEST_NAME);
+      draft.value = inWholes({
+        ...next,
+        name: next.name || (now.name ?? "").slice(0, LONGEST_NAME),
+        style: next.style || (now.style ?? "").slice(0, LONGEST_NAME),
+      });
     },
     { debounce: SETTLES_AFTER_MS, immediate: true },
   );
