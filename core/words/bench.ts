@@ -292,11 +292,14 @@ export class Bench {
     const words = text.trim();
     const own = this.newMaterials.find((m) => m.name.toLowerCase() === words.toLowerCase());
     if (own) return own;
-    const here = this.components
-      .map((c) => this.materialOf(c))
-      .find(
-        (m) => m !== undefined && isOfForm(m.form, form) && sameWords(withForm(m), text, form) && !isOfHen(m, text),
-      );
+    const fitting = this.components.filter((c) => {
+      const m = this.materialOf(c);
+      return m !== undefined && isOfForm(m.form, form) && sameWords(withForm(m), text, form) && !isOfHen(m, text);
+    });
+    // “Wind the tinsel”, of two: the one that is not wound yet.
+    const isLeft = (c: Component): boolean =>
+      this.waiting.some((w) => w.component === c.id && !w.used) || this.declared.get(c.id)?.used === false;
+    const here = this.materialOf((isNounAlone.test(words) ? fitting.find(isLeft) : undefined) ?? fitting[0]);
     if (here || form === undefined) return here;
     // “the strip”, “the hair”: a noun alone is what the fly has of it.
     const alone = isNounAlone.test(words)

@@ -30,6 +30,10 @@ const thin = new Set<MaterialForm | undefined>([
   "weight wire",
 ]);
 
+/** Eyes of a shrimp are at the other end. */
+const isAtBend = ({ said }: Told): boolean =>
+  [said.there, said.tieIn?.at, said.begin].some((at) => at && "landmark" in at && at.landmark === "bend");
+
 /**
  * Whether a recipe that is told to its end has one body and nothing in front of it: the body of a midge or a scud
  * goes on to the head, and that of a fly with a hackle or a thorax leaves room for it.
@@ -40,8 +44,11 @@ export function isBodyAlone(r: Reading, pulls: readonly Pull[]): boolean {
   const lines = r.lines.map((_, i) => i).filter((i) => lineOf(r, i).kind === "steps");
   const told = lines.flatMap((line) => r.told(line).map((t) => ({ t, line })));
   const roles = new Set([...lines.flatMap((i) => r.heads[i]?.role ?? []), ...told.flatMap(({ t }) => t.role ?? [])]);
-  if (![...roles].every((role) => besides.has(role) || ending.has(role))) return false;
-  const isEnded = [...ending].some((role) => roles.has(role)) || told.some(({ t }) => t.kind === "whip");
+  const areBehind = told.every(({ t }) => t.role !== "eyes" || isAtBend(t));
+  if (![...roles].every((role) => besides.has(role) || ending.has(role) || (role === "eyes" && areBehind))) return false;
+  // A shell or a back covers the whole of a scud: there is a body under all of it.
+  const isShell = told.some(({ t }) => t.role === "wing case" && /^(?:shell|carapace|back)/.test(t.part ?? ""));
+  const isEnded = isShell || [...ending].some((role) => roles.has(role)) || told.some(({ t }) => t.kind === "whip");
   const named = told.filter(({ t }) => t.role === "body" && t.description && formTold(t) !== "weight wire");
   // Thread is the body where it is all there is; else it lies beneath.
   const stuffed = named.filter(({ t }) => formTold(t) !== "thread");

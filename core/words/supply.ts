@@ -15,6 +15,22 @@ export function supply(told: Told, text: string): void {
   colourAhead(told, text);
   herlsCounted(told, text);
   copperOfRib(told, text);
+  widthOfPile(told, text);
+}
+
+const WIDEST_PILE_MM = 30;
+const isPiece = /\b(?:long|piece|length|of|cut|takes?|uses?|needs?)\b/;
+/** “Body: blob fritz, sunburst, 15 mm, 6 turns”: so wide is its pile; no body is wound of so short a piece. */
+function widthOfPile(told: Told, text: string): void {
+  const { description, said } = told;
+  if (!description || description.exact || formTold(told) !== "chenille") return;
+  if (said.pieceMm === undefined || said.pieceMm > WIDEST_PILE_MM || isPiece.test(text.slice(told.at, told.end))) return;
+  told.description = {
+    ...description,
+    text: `${description.text.trim()}, ${said.pieceMm} mm`,
+    means: description.means ?? { form: "chenille" },
+  };
+  delete said.pieceMm;
 }
 
 /** “Rib: copper, 7 turns”: copper is wire. */

@@ -378,7 +378,7 @@ export const actClauses: Clause[] = [
       map(
         seq(
           words(
-            "leaving|(?:to\\s+)?leave(?:\\s+an?\\s+(?:[a-z]+\\s+)?(?:head|stub|post|tuft|tail|fan|flap|lip|tag)(?:\\s+of)?)?|(?:down|back)?\\s*to|level\\s+with|even\\s+with|at(?=\\s+(?:about\\s+)?[\\d½¼¾]|\\s+the\\s+(?:hook\\s+)?(?:point|barb|bend))|=",
+            "leaving|(?:to\\s+)?leave(?:\\s+an?\\s+(?:[a-z]+\\s+)?(?:head|stub|post|tuft|tail|fan|flap|lip|tag)(?:\\s+of)?)?|(?:down|back)?\\s*to(?!\\s+the\\s+(?:hook(?!\\s+(?:eye|bend|point|barb|gape|gap))|shank|body|thread|hide)(?!\\s+length))|level\\s+with|even\\s+with|at(?=\\s+(?:about\\s+)?[\\d½¼¾]|\\s+the\\s+(?:hook\\s+)?(?:point|barb|bend))|=",
           ),
           lengthNamed,
           opt(words("long|left|of\\s+(?:it|them)|tall")),
@@ -409,6 +409,7 @@ export const actClauses: Clause[] = [
         "(?:at|on|along)\\s+(?:the\\s+|both\\s+)?sides?(?:\\s+for\\s+(?:the\\s+)?legs)?",
         "all\\s+round",
         "short",
+        "(?:(?:as\\s+)?close(?:ly)?\\s+)?(?:down\\s+)?to\\s+the\\s+(?:thread|hook\\s+shank|shank|body|hook|hide)(?:\\s+as\\s+(?:you|i|we)\\s+(?:can|dare))?",
         "close",
         "level",
         "square",
@@ -420,7 +421,6 @@ export const actClauses: Clause[] = [
         "straight",
         "at\\s+an\\s+angle",
         "slanting",
-        "(?:close\\s+)?to\\s+the\\s+(?:thread|shank|body)",
       ),
     ),
     () => undefined,

@@ -83,6 +83,7 @@ const roleWords: Record<string, Role> = {
   palmer: "hackle",
   "body hackle": "hackle",
   "palmer hackle": "hackle",
+  "abdomen hackle": "hackle",
   "body hackles": "hackle",
   "palmer hackles": "hackle",
   "rear hackle": "hackle",

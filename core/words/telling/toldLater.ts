@@ -6,6 +6,7 @@ import type { Told } from "../told";
 import { goesOver, isBareBundle } from "../verbs/across";
 import { isNamedBy } from "../bench";
 import { isOverBody } from "../verbs/object";
+import { tagForms } from "../verbs/forTag";
 import { pullsItOver } from "../verbs/takeOver";
 
 /** Whether a later line ties in, winds or takes over what a list names here: then the list only names it. */
@@ -18,7 +19,16 @@ export function isToldLater(r: Reading, i: number, role: Component["role"], said
     isOfFibres: amount !== undefined && "fibres" in amount,
     material: r.bench.materialOf(r.bench.ofRole(role)),
   };
-  return r.lines.some((_, n) => n > i && tellsNamed(r, n, named));
+  return r.lines.some((_, n) => n > i && tellsNamed(r, n, named) && !(role === "tag" && isOfNearer(r, i, n)));
+}
+
+/** “Tag: gold tinsel, 3 turns”, “rib: oval”, and later “wind the tinsel”: it is the rib that waits, the tag is there. */
+function isOfNearer(r: Reading, i: number, n: number): boolean {
+  const wound = r.told(n).find((t) => t.role === undefined && tagForms.has(formSaid(t.description) ?? "hook"));
+  const { turns } = r.told(i).find((t) => t.role === "tag")?.said.rule ?? {};
+  if (turns === undefined || !wound?.description || wound.description.text.trim().includes(" ")) return false;
+  const form = formSaid(wound.description);
+  return r.lines.some((_, k) => k > i && k < n && r.told(k).some((t) => t !== wound && formSaid(t.description) === form));
 }
 
 /** A part that a list names. */

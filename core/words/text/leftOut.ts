@@ -21,11 +21,9 @@ const places =
     " ",
   );
 const withoutArticle = new RegExp(
-  `(?<![\\w-])(?:(?:to|at|behind|past|beyond|over|round|around|under|into|from|against|front\\s+of|ahead\\s+of|towards?|below|above|near|through|along|across|up|down|before|back\\s+of|(?:long|high|tall|wide|thick)\\s+as|than)\\s(?=(?:${PLACE})${GOES_ON})|(?:end|base|root|foot|front|rear|back|middle|tip|top|sides?|thickness|length|height|width|half|third|thirds|quarter|quarters)\\s+of\\s(?=(?:bend|shank|hook|gape|gap|body|thorax|wings?|tail|post|bead)${GOES_ON}))`,
+  `(?<![\\w-])(?!(?:under|over)\\s+wings?\\s*[:=–-])(?:(?:to|at|behind|past|beyond|over|round|around|under|into|from|against|front\\s+of|ahead\\s+of|towards?|below|above|near|through|along|across|up|down|before|back\\s+of|(?:long|high|tall|wide|thick)\\s+as|than)\\s(?=(?:${PLACE})${GOES_ON})|(?:end|base|root|foot|front|rear|back|middle|tip|top|sides?|thickness|length|height|width|half|third|thirds|quarter|quarters)\\s+of\\s(?=(?:bend|shank|hook|gape|gap|body|thorax|wings?|tail|post|bead)${GOES_ON}))`,
   "giu",
 );
-/** “w/ five turns”, “w/o a rib” */
-const shortWith = /w\/(o)?(?=[\s\d])(?<=(?:^|[\s,;(])w\/o?)/giu;
 const ampersand = /&(?=\s)(?<=\s&)/gu;
 
 const shareInFigures =
@@ -157,11 +155,6 @@ export const inPlace = (m: RegExpExecArray, put: string): Put[] => [{ at: m.inde
 export const leftOut: readonly Rule[] = [
   { has: places, written: withoutArticle, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: "the " }] },
   { has: ["&"], written: ampersand, as: (m) => [{ at: m.index, instead: 1, put: "and" }] },
-  {
-    has: ["w/"],
-    written: shortWith,
-    as: (m) => inPlace(m, m[1] ? "without" : "with"),
-  },
   { has: ["first"], written: endFirst, as: (m) => inPlace(m, `by the ${m[1] ?? ""}`) },
   { has: ["lead"], written: turnsOfLead, as: (m) => [{ at: m.index + m[0].length, instead: 0, put: "of " }] },
   {

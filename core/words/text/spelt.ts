@@ -14,15 +14,22 @@ export interface Spelt {
 
 /** Blanks of a text that was set out, or pasted, some of which hold words together; and “2mm”, which is 2 mm. */
 const blanks = /(?<=\S)(?:[^\S\r\n]{2,}|[^\S \r\n])(?=\S)|(?<=\d)(?=mm(?!\p{L}))/gu;
+/** “w/ five turns”, “w/o a rib”, “ribbed w gold wire”. */
+const shortWith = /(?<=(?:^|[\s,;(]))w(?:\/(?!f(?!\p{L}))(o(?=\s))?\s*(?=[\p{L}\d.\s])|(?=\s+\p{L}{2}))/giu;
 /**
  * A line with one blank between its words, and one ahead of what a figure counts.
  * @param more what else stands in place of something in it
  */
 export const withoutWideBlanks = (typed: string, more: readonly Put[] = []): Spelt => {
   const wide = [...typed.matchAll(blanks)].map((m) => ({ at: m.index, instead: m[0].length, put: " " }));
+  const withs = [...typed.matchAll(shortWith)].map((m) => ({
+    at: m.index,
+    instead: m[0].length,
+    put: m[0].includes("/") ? (m[1] ? "without " : "with ") : "with",
+  }));
   return withPuts(
     typed,
-    [...more, ...wide].sort((a, b) => a.at - b.at),
+    [...more, ...withs, ...wide].sort((a, b) => a.at - b.at),
   );
 };
 /** What was spelt out of a text that itself stands for what was typed. */

@@ -1,5 +1,6 @@
 import type { MaterialForm } from "../../materials";
 import type { Bench, Waiting } from "../bench";
+import type { Description } from "../description";
 import { lettersOf } from "../letters";
 import { formTold, type Told } from "../told";
 
@@ -24,12 +25,20 @@ export function isWoundOn(
   later: readonly Told[],
   isAlone: boolean,
 ) {
-  return later.some((t) => {
-    if (t.kind !== "wind" || t.role === "tag") return false;
+  // “… for a tag. Tie in oval silver … wind the tinsel”: another of its kind is nearer.
+  const another = later.findIndex(
+    (t) => t.kind === "lay" && t.description !== undefined && formTold(t) === form && !isCalled(t.description, name),
+  );
+  const isNearer = (t: Told, n: number): boolean =>
+    another >= 0 && n > another && t.description !== undefined && !t.description.text.trim().includes(" ");
+  return later.some((t, n) => {
+    if (t.kind !== "wind" || t.role === "tag" || isNearer(t, n)) return false;
     if (!t.description) return t.role === "rib" && isAlone;
-    return formTold(t) === form && lettersOf(t.description.text).every((word) => name.includes(word));
+    return formTold(t) === form && isCalled(t.description, name);
   });
 }
+const isCalled = ({ text }: Description, name: readonly string[]): boolean =>
+  lettersOf(text).every((word) => name.includes(word));
 /** Whether what is tied in now is for a tag alone: a later clause winds one of it, and none winds it on. */
 export function isForTag(name: string, form: MaterialForm | undefined, bench: Bench): boolean {
   if (form === undefined || !tagForms.has(form)) return false;

@@ -119,6 +119,13 @@ function asWide(said: Said, role: Role | undefined): void {
   }
 }
 
+/** A tail hackle, or a rear one, is wound where a tail would be; a middle one in front of the body that is there. */
+function placeOfHackle(part: string | undefined, bench: Bench): Place | undefined {
+  if (part === "tail hackle" || part === "rear hackle") return { landmark: "bend" };
+  const body = part === "middle hackle" ? lastBody(bench) : undefined;
+  return body && frontOf(body.from, body.to);
+}
+
 /** What was said, completed by what its part, its stuff and the parts before it make of it. */
 function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [number, number] | undefined): void {
   const { bench, told } = t;
@@ -127,15 +134,8 @@ function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [num
   weightInThorax(said, role, bench);
   ribOverCover(said, role, bench);
   backToBody(said, role, t);
-  // A tail hackle, or a rear one, is wound where a tail would be.
-  if (
-    (told.part === "tail hackle" || told.part === "rear hackle") &&
-    kind === "wind" &&
-    !said.from &&
-    !said.there &&
-    !said.begin
-  )
-    said.there = { landmark: "bend" };
+  const between = kind === "wind" && !said.from && !said.begin ? placeOfHackle(told.part, bench) : undefined;
+  if (between) said.there ??= between;
   takeShare(said, role, t);
   takeShareOfBody(said, role, t);
   if (kind === "wind") takeFrontOfTag(said, object, t);

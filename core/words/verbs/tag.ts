@@ -31,8 +31,13 @@ export function windsTag(t: Telling): boolean {
   const isAlone = strandsThatWait(bench).length === 1;
   const goesOn = isWoundOn(nameOf(waiting, bench), waiting.form, bench.toldLater(), isAlone);
   waiting.used = !goesOn;
-  const { there } = told.said;
-  const said: Said = { ...(!goesOn && waiting.said), rule: { turns: told.said.rule?.turns }, ...(there && { there }) };
+  const { there, passes } = told.said;
+  const said: Said = {
+    ...(!goesOn && waiting.said),
+    rule: { turns: told.said.rule?.turns },
+    ...(there && { there }),
+    ...(passes !== undefined && { passes }),
+  };
   make(t, "wind", said, { component, role: "tag", form: waiting.form }, { name: "tag", tiedIn: waiting });
   return true;
 }

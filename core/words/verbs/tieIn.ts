@@ -311,6 +311,7 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
   const isWound = waitsToBeWound(role, form) && !spoken.liesAlong;
   const said = { ...besideItsHost(t, object, spoken) };
   asLongAsOthers(said, t);
+  asLongAsUnder(said, t, object);
   if (isWound) boundWhereItWaits(said, t);
   // Pads that lie beside the body, so long, are not pulled over.
   const isBeside = said.shown !== undefined && said.round?.near !== undefined && said.round.far !== undefined;
@@ -348,6 +349,18 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
   };
   bench.waiting.push(waiting);
   return waiting;
+}
+
+const onTopOfIt = /\b(?:on\s+top\s+of|over)\s+(?:that|this|it|them|the\s+\p{L}+)(?!\p{L})/u;
+/** “25 chartreuse hairs on top of that”: hair on the hair of a wing is as long, where nobody says how long it is. */
+function asLongAsUnder(said: Said, { told, text, bench, line }: Telling, { role, form }: Meant): void {
+  if (role !== "wing" || form !== "hair" || (said.shown ?? said.like ?? said.hanging) !== undefined) return;
+  const under = bench.made.findLast((m) => m.step.do === "lay")?.step;
+  const part = bench.component(under?.component);
+  if (part?.role !== "wing" || bench.formOf(part) !== "hair" || !onTopOfIt.test(text.slice(told.at, told.end))) return;
+  if (under?.do !== "lay" || under.shown === undefined) return;
+  said.shown = under.shown;
+  line.assumed.push("as long as what is under it");
 }
 
 /** “The same length”, “a shank longer than the white”: a length or a thickness by what was tied in before. */

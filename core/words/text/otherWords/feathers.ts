@@ -79,6 +79,13 @@ export const feathers: readonly Rule[] = [
     ),
     as: (m) => inPlace(m, `${m[1] ?? ""} tips of `),
   },
+  // “Thorax hackle: grizzly, 4 turns”: a hackle that is wound through the thorax.
+  {
+    has: ["thorax hackle"],
+    written:
+      /(?<=^\W*(?:\d{1,2}[.)]\s*)?)thorax\s+hackle\s*[:=–-]\s*([^.;]*?)(?:,?\s+(?:palmered\s+|wound\s+)?(?:over|through)\s+the\s+thorax)?(?=\s*(?:[.;]|$))/giu,
+    as: (m) => inPlace(m, `hackle: ${m[1] ?? ""}, over the thorax`),
+  },
   // “Hackle: brown partridge, tip tied, 2 turns”, “…, tip in”
   {
     has: ["tip"],

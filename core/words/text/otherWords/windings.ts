@@ -9,6 +9,46 @@ const inParts = (n = ""): string => `${n} ${n === "1" || n === "one" ? "part" : 
 
 /** What is wound, tied in and broken off: ribs, weights, thread and its knots. */
 export const windings: readonly Rule[] = [
+  // “Three turns down the bend and three back up”
+  {
+    has: ["turns down", "wraps down", "turns into", "turns round", "turns back", "wraps back", "turns under"],
+    written: new RegExp(
+      `(${A_COUNT})(\\s+(?:close\\s+|touching\\s+)?(?:turns|wraps))\\s+((?:down|into|round|around|under|back)(?:\\s+(?:into|round|around))?(?:\\s+the\\s+bend)?)\\s*,?\\s+(?:and|then)\\s+(?:the\\s+same\\s+number|as\\s+many|the\\s+same|\\1)(?:\\s+(?:turns|wraps))?\\s+(?:back\\s+up|back|up|forwards?)(?:\\s+(?:again|over\\s+(?:it|them|itself|the\\s+first)))*(?!\\p{L})`,
+      "giu",
+    ),
+    as: (m) =>
+      inPlace(m, `${m[1] ?? ""}${m[2] ?? ""} ${/bend/iu.test(m[3] ?? "") ? `${m[3] ?? ""} and back up` : "there and back"}`),
+  },
+  // “Three turns of tinsel for a tip”: the tip of a body is a tag.
+  {
+    has: ["a tip", "the tip"],
+    written:
+      /(?<=\b(?:turns|wraps|tinsel|floss|wire|silk|itself)\b[^.;]*\s(?:as|for|(?:to\s+)?(?:make|form|give)|making|forming|giving)\s+(?:an?|the)\s+(?:(?:small|short|little|neat)\s+)*)tip(?=\s*(?:[,.;]|$))/giu,
+    as: (m) => inPlace(m, "tag"),
+  },
+  // “Start with a tip of four turns of flat gold tinsel”
+  {
+    has: ["tip of"],
+    written: new RegExp(
+      `(?<=^\\W*)(?:(?:start|begin)\\s+with\\s+|make\\s+|form\\s+|wind\\s+)?(?:an?|the)\\s+(?:(?:small|short|little|neat)\\s+)*(?:tip|tag)\\s+(?:of|with)\\s+(?=(?:${A_COUNT})\\s+(?:turns|wraps)\\s)`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, "tag: "),
+  },
+  // “Light olive dubbing mixed half and half with grey fur”: what it is mixed with, and then how.
+  {
+    has: ["half and half", "50/50", "50:50", "equally", "in equal parts", "one to one", "1:1"],
+    written:
+      /,?\s+(mixed|blended)\s+((?:half\s+and\s+half|50[/:]50|1:1|one\s+to\s+one|equally|in\s+equal\s+(?:parts|amounts)))\s+with\s+([^,.;]+?)(?=\s*(?:[,.;]|$))/giu,
+    as: (m) => inPlace(m, ` mixed with ${m[3] ?? ""}, half and half`),
+  },
+  // “Half olive and half brown fur, mixed”
+  {
+    has: ["half "],
+    written:
+      /(?<=(?:^|[:=–,-])\s*)half\s+(\p{L}[^.;,]*?)(?:,\s+|\s+and\s+)half\s+(\p{L}[^.;,]*?),?\s+(?:well\s+)?(?:mixed|blended)(?:\s+(?:well|together))?(?=\s*(?:[,.;]|$))/giu,
+    as: (m) => inPlace(m, `${m[1] ?? ""} and ${m[2] ?? ""}, mixed half and half`),
+  },
   // “Black thread built up in 20 turns”
   {
     has: ["built up"],

@@ -18,8 +18,8 @@ export const finishing: readonly Rule[] = [
     "$1 on the head",
   ),
   said(
-    ["finish with"],
-    `${BEGINNING}finish\\s+with\\s+(?=(?:an?|one|two)\\s+(?:(?:small|tiny|little|good)\\s+)*(?:drops?|coats?)\\s+of\\s+(?:${COVER}))`,
+    ["finish with", "off with"],
+    `${BEGINNING}finish\\s+(?:(?:it\\s+|the\\s+fly\\s+)?off\\s+)?with\\s+(?=(?:an?|one|two)\\s+(?:(?:small|tiny|little|good)\\s+)*(?:drops?|coats?)\\s+of\\s+(?:${COVER}|super\\s+glue))`,
     "",
   ),
   said(

@@ -27,6 +27,12 @@ export const threads: readonly Rule[] = [
   said(["/0)"], "(?<=^\\W*(?:tying\\s+)?(?:thread|silk)\\s*[:=–-]\\s*(?:\\p{L}+\\s+){1,2})\\((\\d{1,2}\\/0)\\)", "$1"),
   said(["/0)"], "(?<=^\\W*)(thread|silk)\\s*\\((\\d{1,2}\\/0)\\)\\s*[:=]", "$1: $2"),
   said(["/0"], "(?<=\\bthread\\s+)in\\s+(?=\\d{1,2}\\/0)", ""),
+  // “Tie the thread on, and …”
+  said(
+    ["thread on", "silk on", "on the thread", "on the silk", "on your thread", "on your silk"],
+    `${BEGINNING}(?:(?:tie|catch|lash|get|put|hitch|wind)\\s+(?:the|your)\\s+(?:tying\\s+)?(thread|silk)\\s+on|(?:lash|hitch)\\s+on\\s+(?:the|your)\\s+(?:tying\\s+)?(thread|silk))(?=\\s*(?:[,.;]|$|(?:and|then)\\s)|\\s+(?:at|behind|near)\\s)`,
+    "start the $1$2",
+  ),
   said(
     [
       "the thread on",

@@ -4,6 +4,12 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
+  // “Bind down 4 inches of oval silver”: a piece that is only now taken is tied in.
+  said(
+    ["bind down", "lash down", "fasten down", "bind on"],
+    `${BEGINNING}(?:bind|lash|fasten)\\s+(?:down|on)(?=\\s+(?:an?|one|some|${A_COUNT})\\s+(?:(?:short|long)\\s+)?(?:inch(?:es)?|mm|cm|lengths?|pieces?|strands?|strips?)\\s+of\\s+(?!(?:the|it|this|that|your)\\s))`,
+    "tie in",
+  ),
   // Where it goes stands ahead of what it is of.
   said(
     ["over the", "through the"],
