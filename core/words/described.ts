@@ -27,7 +27,6 @@ const BEAD_LENGTH = 0.85;
 const PLASTIC = 1.2;
 /** Densities in mg/mm³. */
 const metals: [RegExp, number][] = [
-  [/foam/i, 0.15],
   [/tungsten/i, 17.5],
   [/glass/i, 2.5],
   [/plastic|mono\b|nylon|doll|resin|epoxy/i, PLASTIC],

@@ -165,11 +165,9 @@ export const asHair = (
       ? { ...found, means: HORSEHAIR }
       : found?.means?.form === "wire" && role === "weight"
         ? { ...found, means: { form: "weight wire" } }
-        : found?.means?.form === "stretch body" && role === "eyes" && /\bfoam\b/.test(found.text)
-          ? { ...found, means: { form: "eyes" } }
-          : found?.means?.form === "wire" && role === "thread" && /mono|nylon/.test(found.text)
-            ? { ...found, means: { form: "thread" } }
-            : found;
+        : found?.means?.form === "wire" && role === "thread" && /mono|nylon/.test(found.text)
+          ? { ...found, means: { form: "thread" } }
+          : found;
 /** “Dub claret wool”: what is dubbed is taken as dubbing, though it may also come as a yarn. */
 export const asDubbing = (found: Description | undefined, verb: Told["verb"]): Description | undefined =>
   verb === "dub" &&

@@ -120,11 +120,14 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   // “Tail: breast feather, wound as a hackle, 3 turns”
   const isWound = (role === "tail" || role === "hackle" || role === "collar") && asHackle.test(sentence);
   const isTiedOff = told.verb === "hold" && tiesOff.test(text.slice(told.at));
-  told.kind = isWound ? "wind" : isTiedOff ? "lay" : kindOfTold(told.verb, role, form, sentence);
+  // “Eyes: a foam cylinder, lashed across with figure-of-eight turns”: the turns are those of the thread.
+  const isLashed = role === "eyes" && form === "stretch body" && lashedAcross.test(sentence);
+  told.kind = isWound ? "wind" : isTiedOff || isLashed ? "lay" : kindOfTold(told.verb, role, form, sentence);
   // “Cover the head with resin”: what is liquid is not wound.
   if (form === "liquid" && isCovering(told, text)) Object.assign(told, { kind: "glue", verb: "finish" });
 }
 
+const lashedAcross = /\bfigures?[-\s]?(?:of[-\s])?(?:eight|8)|\bacross\b/;
 const wound = new Set<MaterialForm | undefined>(["herl", "yarn", "floss", "tinsel"]);
 const behindBend =
   /\b(?:extend|reach|stick|hang|trail|project|left|leav)\w*\b[^.;]*\b(?:past|beyond|behind|over|off)\s+the\s+(?:hook\s+)?(?:bend|back)\b/;

@@ -142,6 +142,8 @@ export function tellFinish(telling: Telling): void {
   const isInner =
     place === undefined &&
     told.role !== "head" &&
+    // What is laid on in coats covers, and locks nothing.
+    said.coats === undefined &&
     bench.materialOf(component)?.liquid?.kind === "glue" &&
     !isAfterKnot(bench.made) &&
     isBesideAnother(t);

@@ -7,6 +7,20 @@ const SHORTENED = "tail|wings?|throat|beard|shuck|legs|antennae|hackle|collar";
 
 /** What is done to what is there, and how a fly is finished. */
 export const finishing: readonly Rule[] = [
+  // “5 minute epoxy” is called so, and dries in no five minutes.
+  said(["minute epoxy", "min epoxy", "minute resin"], "(\\d{1,2})\\s+min(?:ute|\\.)?\\s+(?=epoxy|resin)", "$1-minute "),
+  // “3 coats superglue”
+  said(
+    ["coats "],
+    `(?<=(?:^|[:;,=–-]\\s*|\\b(?:then|and)\\s+)(?:\\d|${NUMBER_WORD})\\s+(?:(?:thin|light|good)\\s+)?coats)\\s+(?=(?:(?:thin|clear|uv|gel|head|flexible)\\s+)*(?:${COVER})(?!\\p{L}))`,
+    " of ",
+  ),
+  // “Coat it with superglue twice”
+  said(
+    ["twice", "three times"],
+    `(?<=\\bwith\\s+(?:(?:thin|clear|uv|gel|head|flexible)\\s+)*)(${COVER})\\s+(twice|three\\s+times)(?=\\s*(?:[,.;]|$))`,
+    "$1, $2",
+  ),
   said(
     ["back and forth", "to and fro"],
     "(?<=\\p{L},?\\s+)(?:and\\s+|then\\s+)*(?:bend|worry|wiggle|work|rock)(?:ing)?\\s+(?:it\\s+)?(?:back\\s+and\\s+forth|to\\s+and\\s+fro)\\s+(?:till|until)\\s+it\\s+(?:breaks|snaps|parts|comes)(?:\\s+off)?",

@@ -3,6 +3,12 @@ import { said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  // “From the head to the bend”: where it begins, and no part that is tied.
+  said(
+    ["from the head"],
+    "(?<=\\b(?:palmer|wind|wound|wrap|palmered|hackle|take|bring)(?!\\p{L})[^.;]*\\s)from\\s+the\\s+head(?=\\s+(?:(?:down|back|right|all\\s+the\\s+way)\\s+)*(?:to|towards?|over|in)\\s)",
+    "from 1 eye behind the eye",
+  ),
   // “Body: quill over 60% of the shank”: so much of it, from behind.
   said(
     ["%"],
