@@ -45,7 +45,8 @@ export function isBodyAlone(r: Reading, pulls: readonly Pull[]): boolean {
   const told = lines.flatMap((line) => r.told(line).map((t) => ({ t, line })));
   const roles = new Set([...lines.flatMap((i) => r.heads[i]?.role ?? []), ...told.flatMap(({ t }) => t.role ?? [])]);
   const areBehind = told.every(({ t }) => t.role !== "eyes" || isAtBend(t));
-  if (![...roles].every((role) => besides.has(role) || ending.has(role) || (role === "eyes" && areBehind))) return false;
+  if (![...roles].every((role) => besides.has(role) || ending.has(role) || (role === "eyes" && areBehind)))
+    return false;
   // A shell or a back covers the whole of a scud: there is a body under all of it.
   const isShell = told.some(({ t }) => t.role === "wing case" && /^(?:shell|carapace|back)/.test(t.part ?? ""));
   const isEnded = isShell || [...ending].some((role) => roles.has(role)) || told.some(({ t }) => t.kind === "whip");

@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import { cabinet, hooks } from "./corpus/cabinet";
 import { readRecipe, type RecipeContext } from "./index";
 import { stepsByStuff } from "./corpus/reading";
+import { isByHyphens } from "./text/laidOut";
 
 const list = [
   "Hook: wet 12, 14",
@@ -32,12 +33,18 @@ describe("one recipe, however it is laid out", () => {
     ["as columns of a sheet", [name, ...list.map((l) => l.replace(": ", "\t"))].join("\n")],
     ["as rows of a file", [name, ...list.map((l) => l.replace(": ", ";"))].join("\n")],
     ["with arrows", [name, ...list.map((l) => l.replace(": ", " -> "))].join("\n")],
+    ["with hyphens", [name, ...list.map((l) => l.replace(": ", "-"))].join("\n")],
     ["with boxes to tick", [name, ...list.map((l) => `[ ] ${l}`)].join("\n")],
     ["numbered", [name, ...list.map((l, i) => `${i + 1}. ${l}`)].join("\n")],
     ["quoted in a mail", [`> ${name}`, ...list.map((l) => `> ${l}`)].join("\n")],
     ["broken and set in", [name, ...list.map((l) => l.replace(", ", ",\n   "))].join("\n")],
   ];
   test.each(layouts)("%s", (_label, text) => expect(stepsByStuff(text)).toEqual(asLines));
+
+  test("hyphens are signs where three parts have them, else they hold words together", () => {
+    expect(isByHyphens(["Tail-red wool", "Body-black fur", "Head-thread"])).toBe(true);
+    expect(isByHyphens(["Wing-case of grey duck", "Tail-red wool", "Body: black fur"])).toBe(false);
+  });
 
   test("what was typed stays, each mark and question at its place", () => {
     const text = `${name}\nHook: wet 12; thread: black; tail: snark; body: black fur\nRib\nsilver glimp, 4 turns`;

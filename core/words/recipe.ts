@@ -8,7 +8,7 @@ import { type LineHead, headingOf, headOf, numbering, ordinal } from "./head";
 import { inLines } from "./inPieces";
 import type { Piece } from "./text/piece";
 import { piecesOf } from "./text/pieces";
-import { setOut } from "./text/laidOut";
+import { isByHyphens, setOut } from "./text/laidOut";
 import { headlinesIn, nameOf } from "./text/headlines";
 import { isBodyAlone } from "./bodyAlone";
 import { isTinselBody } from "./tinselBody";
@@ -74,12 +74,16 @@ function readLines(pieces: readonly Piece[], context: RecipeContext): RecipeRead
   const isRead = (l: string, i: number): boolean => i > 0 && i < MOST_LINES && l.length <= LONGEST_LINE;
   const headlines = headlinesIn(typed.slice(0, MOST_LINES));
   const above = new Map([...headlines.values()].map(({ of, name }) => [of, `${name}: `]));
+  const byHyphens = isByHyphens(typed.slice(0, MOST_LINES));
   const calm = typed.slice(0, MOST_LINES).map((l, i) => {
     if (headlines.has(i)) return withoutWideBlanks(l, [{ at: 0, instead: l.length, put: "" }]);
     const head = above.get(i);
     const line = l.slice(0, LONGEST_LINE);
     const counted = numbering.exec(line.toLowerCase())?.[0].length ?? 0;
-    return withoutWideBlanks(line, head === undefined ? setOut(line) : [{ at: 0, instead: counted, put: head }]);
+    return withoutWideBlanks(
+      line,
+      head === undefined ? setOut(line, byHyphens) : [{ at: 0, instead: counted, put: head }],
+    );
   });
   const parts = stuffAsPart(calm.map((c) => c.text));
   const spelt = typed.map((l, i) => {

@@ -24,7 +24,8 @@ const isPiece = /\b(?:long|piece|length|of|cut|takes?|uses?|needs?)\b/;
 function widthOfPile(told: Told, text: string): void {
   const { description, said } = told;
   if (!description || description.exact || formTold(told) !== "chenille") return;
-  if (said.pieceMm === undefined || said.pieceMm > WIDEST_PILE_MM || isPiece.test(text.slice(told.at, told.end))) return;
+  if (said.pieceMm === undefined || said.pieceMm > WIDEST_PILE_MM || isPiece.test(text.slice(told.at, told.end)))
+    return;
   told.description = {
     ...description,
     text: `${description.text.trim()}, ${said.pieceMm} mm`,

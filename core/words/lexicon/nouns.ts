@@ -107,6 +107,7 @@ const nouns: [string, NounForm][] = [
   [
     anyOf(
       "(?:flat|oval|round|embossed|holographic|twisted|lame)?\\s*tinsels?",
+      "(?<=^\\W*(?:body|abdomen|rib|ribbing|tag|butt|tip)(?:'s|\\s+is)?\\b[^.;]*\\s)holo(?:graphic)?(?=\\s*(?:[,.;]|$|(?:wound|over|in|up|for|to|from|tied)\\b))",
       "(?:pearl|gold|silver|copper)\\s+(?:flat|oval)(?!\\s+(?:tinsel|metal|wire|thread|braid|silver|gold|copper))",
       "(?:fine\\s+|medium\\s+|small\\s+|large\\s+)?(?:oval|flat|embossed)\\s+(?:silver|gold|copper)(?!\\s+(?:tinsel|metal|wire|thread|braid|bead|lame))",
       "(?<=\\bthe\\s+)flat(?=\\s*(?:[,.;]|$|(?:under|up|over|to|for|round|forwards?)\\b))",

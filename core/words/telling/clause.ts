@@ -192,6 +192,7 @@ const tellers: readonly ((c: ToldClause) => boolean)[] = [
   ({ t }) => t.told.role === "wing case" && t.told.kind === "lay" && coversWithRest(t),
   goesOnWithLast,
   ({ r, t, i, n }) => n === 0 && asksWhatPart(r, t.told, t.text, i),
+  bandsCollar,
   tellThreadAlone,
   restHangs,
   tellWoundAtOnce,
@@ -222,6 +223,19 @@ function goesOnWithLast({ r, t, i, n }: ToldClause): boolean {
   if (told.refers === "it" && addsToLast(r, i, told)) return true;
   if (told.role !== undefined || !isAboutLast(told)) return false;
   verbOf("hold")?.tell(t);
+  return true;
+}
+
+const overIt = /\bover\s+(?:it|that|this)\b/;
+/** “A collar of grey fur, hot orange thread over it”: a band of thread on what the line has just tied. */
+function bandsCollar({ r, t, i }: ToldClause): boolean {
+  const { told, text, bench } = t;
+  const last = bench.made.findLast((m) => m.line === i);
+  const isOfThread = told.verb === undefined && told.role === undefined && formTold(told) === "thread";
+  if (!isOfThread || bench.component(last?.step.component)?.role !== "collar") return false;
+  if (!overIt.test(text.slice(told.at, told.end)) || r.heads[i]?.isListed) return false;
+  const band: Telling = { ...t, told: { ...told, role: "collar", part: "collar", kind: "wind" } };
+  windNew(band, objectOf(band), told.said);
   return true;
 }
 

@@ -22,13 +22,15 @@ export function isToldLater(r: Reading, i: number, role: Component["role"], said
   return r.lines.some((_, n) => n > i && tellsNamed(r, n, named) && !(role === "tag" && isOfNearer(r, i, n)));
 }
 
-/** “Tag: gold tinsel, 3 turns”, “rib: oval”, and later “wind the tinsel”: it is the rib that waits, the tag is there. */
+/** “Tag: gold tinsel, 3 turns”, “rib: oval”, later “wind the tinsel”: it is the rib that waits, the tag is there. */
 function isOfNearer(r: Reading, i: number, n: number): boolean {
   const wound = r.told(n).find((t) => t.role === undefined && tagForms.has(formSaid(t.description) ?? "hook"));
   const { turns } = r.told(i).find((t) => t.role === "tag")?.said.rule ?? {};
   if (turns === undefined || !wound?.description || wound.description.text.trim().includes(" ")) return false;
   const form = formSaid(wound.description);
-  return r.lines.some((_, k) => k > i && k < n && r.told(k).some((t) => t !== wound && formSaid(t.description) === form));
+  return r.lines.some(
+    (_, k) => k > i && k < n && r.told(k).some((t) => t !== wound && formSaid(t.description) === form),
+  );
 }
 
 /** A part that a list names. */

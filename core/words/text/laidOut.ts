@@ -16,11 +16,27 @@ export const isMarked = (line: string): boolean =>
 /** How long the signs of a quoted mail are ahead of a line. */
 export const quoteLength = (line: string): number => /^(?:\s*>)*/u.exec(line)?.[0].length ?? 0;
 
-/** What stands in place of the marks and columns of a line, so that it reads as “Tail: red wool”. */
-export function setOut(line: string): Put[] {
+/** “Tail-red wool”: a name and a hyphen, which may as well hold a word together. */
+const hyphened = /^(\p{L}[\p{L}\s]{1,20})-(?=[\p{L}\d.])/u;
+/** So many lines of a recipe that begin with a part and a hyphen set it out by hyphens. */
+const LEAST_HYPHENED = 3;
+const nameByHyphen = (line: string): string | undefined =>
+  hyphened.exec(line.slice(marks.exec(line)?.[0].length ?? 0))?.[1];
+/** Whether the names of a recipe's parts end in hyphens: “Tail-red wool”, “Body-black fur”, “Head-thread”. */
+export function isByHyphens(lines: readonly string[]): boolean {
+  const names = lines.flatMap((l) => nameOf(nameByHyphen(l) ?? "") ?? []);
+  return new Set(names).size >= LEAST_HYPHENED;
+}
+
+/**
+ * What stands in place of the marks and columns of a line, so that it reads as “Tail: red wool”.
+ *
+ * @param byHyphens whether the recipe sets its parts out by hyphens
+ */
+export function setOut(line: string, byHyphens = false): Put[] {
   const marked = marks.exec(line)?.[0] ?? "";
   const own = line.slice(marked.length);
-  const named = column.exec(own);
+  const named = column.exec(own) ?? (byHyphens ? hyphened.exec(own) : null);
   const name = named?.[1] ?? "";
   const isColumn = named !== null && nameOf(name) !== undefined && !own.slice(named[0].length).includes(";");
   return [

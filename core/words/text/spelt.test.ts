@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { speltOut, whereTyped } from "./spelt";
+import { speltOut, whereTyped, withoutWideBlanks } from "./spelt";
 
 describe("speltOut", () => {
   const cases: [string, string][] = [
@@ -10,7 +10,6 @@ describe("speltOut", () => {
     ["as long as body", "as long as the body"],
     ["both sides of wing", "both sides of the wing"],
     ["rear 1/3 yellow, front 2/3 black", "rear third yellow, front two thirds black"],
-    ["rib w/ wire, w/o a tail", "rib with wire, without a tail"],
     ["wound to 2/3", "wound to two thirds"],
     ["up to 1/2 inch", "up to 1/2 inch"],
     ["body: quill of peacock", "body: peacock quill"],
@@ -89,6 +88,15 @@ test("what lies within words that were put in others stands where all of those w
   const long = text.indexOf("a hook long");
   expect(typed.slice(...typedOver(long, text.length))).toBe("a hook long");
 });
+
+test.each([
+  ["rib w/ wire, w/o a tail", "rib with wire, without a tail"],
+  ["ribbed w gold wire", "ribbed with gold wire"],
+  ["tail: 6 fibres, w/2 strands of flash", "tail: 6 fibres, with 2 strands of flash"],
+  // A whip finish, and a size.
+  ["w/f 4", "w/f 4"],
+  ["hook W 12", "hook W 12"],
+])("%s, as what is short for with", (typed, spelt) => expect(withoutWideBlanks(typed).text).toBe(spelt));
 
 describe("where words stand that are asked about", () => {
   const typed = "5 PT fibres (new ones) tied in tips first & wound to 2/3";

@@ -71,6 +71,21 @@ export function objectOf(telling: Telling): Meant {
   return { component, role: component?.role ?? role, form: bench.formOf(component) };
 }
 
+const MOST_COLLAR_TURNS = 4;
+const plume = /\b(?:feathers?|puffs?|plumes?)\b/;
+/** “Two cdc puffs, wound two turns”: a whole feather in a few turns, with the body there, is a collar. */
+export function isPlumeAsCollar(said: Said, form: MaterialForm | undefined, name: string, bench: Bench): boolean {
+  // “… and wind them together two turns”
+  const turns = said.rule?.turns ?? (isWoundNext(bench) ? bench.toldLater()[0]?.said.rule?.turns : undefined);
+  return (
+    form === "feather fibre" &&
+    plume.test(name) &&
+    turns !== undefined &&
+    turns <= MOST_COLLAR_TURNS &&
+    lastBody(bench) !== undefined
+  );
+}
+
 const asParachute = /\bparachute\s+(?=hackles?\b)/;
 /** “Grizzly parachute hackle”: how it is wound, and no kind of it. */
 function woundRoundPost(told: Told): void {
@@ -248,6 +263,7 @@ function roleFrom(
   if (isUnder) return "thorax";
   if (own && isOwn) return own.role;
   if (form === undefined) return undefined;
+  if (isPlumeAsCollar(said, form, name, bench)) return "collar";
   const place = said.tieIn?.at ?? said.there ?? said.begin ?? said.end ?? bench.hangs;
   // In front of a ball at the bend the tails are tied in.
   const last = bench.component(bench.made.at(-1)?.step.component)?.role;

@@ -16,7 +16,7 @@ import { bodyBefore, bodyOfLine, coveredBy, palmerAlone, rearAhead, rearOf } fro
 import { lastBody, lastBodyOrTail } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
 import { lockedWithThread, windsOverWeight } from "./overWeight";
-import { objectOf, type Meant } from "./object";
+import { isPlumeAsCollar, objectOf, type Meant } from "./object";
 import { tieIn, waitsToBeWound } from "./tieIn";
 import { startsThread, tellThread } from "./thread";
 import { askWhereTheyMeet } from "./whereTheyMeet";
@@ -426,7 +426,11 @@ function objectWound(t: Telling): Meant {
   const material = description && told.role === undefined ? bench.resolve(description).material : undefined;
   const isNew =
     material !== undefined && !bench.components.some((c) => c.material.some((m) => m.value === material.code));
-  const isBody = isWound && isNew && material.form === "feather fibre";
+  const isBody =
+    isWound &&
+    isNew &&
+    material.form === "feather fibre" &&
+    !isPlumeAsCollar(said, material.form, material.name, bench);
   return objectOf(isBody ? { ...t, told: { ...told, role: "body", part: told.part ?? "body" } } : t);
 }
 

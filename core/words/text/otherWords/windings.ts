@@ -9,6 +9,13 @@ const inParts = (n = ""): string => `${n} ${n === "1" || n === "one" ? "part" : 
 
 /** What is wound, tied in and broken off: ribs, weights, thread and its knots. */
 export const windings: readonly Rule[] = [
+  // “Wind it up to the thorax, back to the bend, and up again”: three layers as far as that.
+  {
+    has: ["back to the", "back again to the", "down to the", "back down"],
+    written:
+      /(?<=\b(?:wind|wrap|wound|run|take|work)(?!\p{L})[^.;]*?\s)((?:up\s+|forwards?\s+)*(?:to|until|leave|leaving)\s+[^.;,]+?),?\s+(?:(?:and|then)\s+)*(?:back|down|back\s+down)\s+(?:again\s+)?to\s+the\s+(?:hook\s+)?(?:bend|tail|tag|barb|start),?\s+(?:(?:and|then)\s+)+(?:back\s+)?(?:up|forwards?)\s+(?:again|once\s+more|(?:a|one)\s+(?:third|last|final)\s+time)(?=\s*(?:[,.;]|$))/giu,
+    as: (m) => inPlace(m, `${m[1] ?? ""}, three layers`),
+  },
   // “Three turns down the bend and three back up”
   {
     has: ["turns down", "wraps down", "turns into", "turns round", "turns back", "wraps back", "turns under"],
@@ -17,7 +24,10 @@ export const windings: readonly Rule[] = [
       "giu",
     ),
     as: (m) =>
-      inPlace(m, `${m[1] ?? ""}${m[2] ?? ""} ${/bend/iu.test(m[3] ?? "") ? `${m[3] ?? ""} and back up` : "there and back"}`),
+      inPlace(
+        m,
+        `${m[1] ?? ""}${m[2] ?? ""} ${/bend/iu.test(m[3] ?? "") ? `${m[3] ?? ""} and back up` : "there and back"}`,
+      ),
   },
   // “Three turns of tinsel for a tip”: the tip of a body is a tag.
   {

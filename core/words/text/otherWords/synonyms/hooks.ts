@@ -3,6 +3,24 @@ import { said } from "./said";
 
 /** The line of the hook. */
 export const hooks: readonly Rule[] = [
+  // “I do these on a 10 or a 12 wet”
+  said(
+    ["do these", "do this", "do mine", "do them", "do it on", "make these on", "make mine on", "make them on"],
+    "(?<=^\\W*(?:i|we)\\s+(?:usually\\s+|mostly\\s+|always\\s+)?)(?:do|make)\\s+(?:these(?:\\s+ones)?|this(?:\\s+one)?|mine|them|it)(?=\\s+on\\s+(?:an?\\s|sizes?\\s|#|\\d))",
+    "tie these",
+  ),
+  // “… a 10 or a 12 wet”
+  said(
+    [" or a", " and a"],
+    "(?<=\\bon\\s+an?\\s+(?:sizes?\\s+|#)?\\d{1,2}\\s+)(?:or|and)\\s+an?(?=\\s+(?:sizes?\\s+|#)?\\d{1,2}(?!\\d|\\s*mm))",
+    "and",
+  ),
+  // “Size 14 jig, and I've put a 3 mm bead on it, copper”
+  said(
+    ["put a", "put an", "slid a", "slipped a"],
+    "(?<=[,.;]\\s+)(?:and\\s+)?(?:i've|i\\s+have|we've)\\s+(?:put|slid|slipped)\\s+(an?\\s+(?:(?!on\\b)[\\p{L}\\d.,]+\\s+){0,5}(?:bead|cone))\\s+on(?:to)?(?:\\s+it)?(?:,\\s+(black|gold|silver|copper|brass|red|orange|pink))?(?=\\s*(?:[.;]|$))",
+    "and slide on $1, $2",
+  ),
   said(["iron", "hook used", "vice"], "(?<=^\\W*)(?:iron|hook\\s+used)(?=\\s*[:=])", "hook"),
   said(["hook ("], "(?<=^\\W*)hook\\s*\\((\\p{L}[\\p{L}\\s-]{2,20})\\)\\s*[:=]", "hook: $1,"),
   said(

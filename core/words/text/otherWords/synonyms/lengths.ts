@@ -3,6 +3,34 @@ import { said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  // “Abdomen: brown fur (60% of the hook)”: so much of the shank, from behind.
+  said(
+    ["% of", "percent of"],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?(?:body|abdomen|under-?body)(?!\\p{L})[^.;:]*?[:=–-][^.;]*?),?\\s*(?:\\((?:(?:over|about|covers?|covering)\\s+)*(\\d{2})\\s?(?:%|percent)\\s+of\\s+(?:the\\s+)?(?:hook\\s+shank|hook|shank)\\)|(?<=,)\\s*(\\d{2})\\s?(?:%|percent)\\s+of\\s+(?:the\\s+)?hook)(?=\\s*(?:[,.;]|$))",
+    ", over the rear $1$2%",
+  ),
+  said(
+    ["% of", "percent of"],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?(?:body|abdomen))\\s*\\((?:about\\s+)?(\\d{2})\\s?(?:%|percent)\\s+of\\s+(?:the\\s+)?(?:hook\\s+shank|hook|shank)\\)\\s*[:=–-]\\s*([^.;]+)",
+    ": $2, over the rear $1%",
+  ),
+  said(
+    ["half a shank"],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?wings?(?!\\p{L})[^.;]*,\\s*)half\\s+a\\s+shank(?=\\s+(?:past|beyond|behind)\\s+the\\s+bend)",
+    "extending half a shank",
+  ),
+  // “Hook length past the bend”: one of it.
+  said(
+    ["length past", "length beyond", "length behind", "width past", "width beyond", "shank past", "shank beyond"],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?(?:(?:tail|shuck)(?!\\p{L})[^.;]*,\\s*(?=(?:an?\\s+)?(?:hook|gape)\\s)|wings?(?!\\p{L})[^.;]*,\\s*(?=(?:an?\\s+)?(?:shank|body|gape)\\s)))(?:an?\\s+)?(hook|shank|body|gape)(?:\\s+(?:length|width))?\\s+(past|beyond|behind)(?=\\s+(?:the\\s+)?bend(?!\\p{L}))",
+    "extending one $1 length $2",
+  ),
+  // “Front third for wing and hackle”: left bare, and no wing is told.
+  said(
+    ["front", "rest ", "remain"],
+    "(?<=^\\W*(?:body|abdomen)(?!\\p{L})[^.]*?)[,;]\\s+(?:leav(?:e|ing)\\s+)?(?:the\\s+)?(?:front|rest|remaining|remainder)(?:\\s+(?:third|half|quarter|1\\/[234]))?\\s+(?:(?:is|left|bare|free|kept)\\s+)*for\\s+(?:the\\s+)?(?:wings?|hackle|head|thorax|collar)(?:\\s+(?:and|&)\\s+(?:the\\s+)?(?:wings?|hackle|head|thorax|collar))*(?=\\s*(?:[,.;]|$))",
+    ", leave the front third for the wing",
+  ),
   // “From the head to the bend”: where it begins, and no part that is tied.
   said(
     ["from the head"],

@@ -4,6 +4,18 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
+  // “Then the body hackle, a red game cock, which you tie in by its tip”: tied in where the thread hangs by then.
+  said(
+    ["which you tie", "which i tie", "which we tie", "which is tied in", "you tie that in", "that you tie"],
+    "(?<=^\\W*)(?:(?:then|next|now|after\\s+that)[\\s,]+)?(?:comes\\s+)?(?:the|an?)\\s+((?:body\\s+|palmer\\s+)?hackle|rib)[,:]\\s+(?!tie)([^;.]*?),?\\s+(?:which|that)\\s+(?:(?:you|i|we)\\s+tie|is\\s+tied)\\s+in(?!\\p{L})([^.;]*)",
+    "tie in $2$3 for the $1",
+  ),
+  // “… and bring in three fibres for the tail”
+  said(
+    ["bring in", "work in", "lay in", "introduce"],
+    `(?<=^\\W*(?:then\\s+|now\\s+|next\\s+)?|[.;,]\\s+|\\b(?:and|then|here|there|now)\\s+)(?:(?:bring|work|lay)\\s+in|introduce)${SOME_PIECES}`,
+    "tie in",
+  ),
   // “Bind down 4 inches of oval silver”: a piece that is only now taken is tied in.
   said(
     ["bind down", "lash down", "fasten down", "bind on"],
