@@ -39,6 +39,7 @@ const files: [string, Catalogue][] = [
   ["towrope.txt", catalogue],
   ["tideline.txt", catalogue],
   ["mooring.txt", catalogue],
+  ["tollhouse.txt", catalogue],
   ["bollard.txt", anotherCatalogue],
   ["fender.txt", anotherCatalogue],
   ["breakwater.txt", anotherCatalogue],

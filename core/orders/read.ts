@@ -4,6 +4,7 @@ import { ItemReader } from "./item";
 import { statedUnit } from "./quantity";
 import { Heading } from "./heading";
 import { type Statement, settleDays } from "./days";
+import { askOfSome } from "./statement/ofSome";
 import { setAside } from "./asides";
 import { covered, uncover } from "./quoted";
 import { tablesIn, type Table } from "./table";
@@ -51,6 +52,7 @@ class OrderReader implements OrderReading {
       if ("rows" in part) this.readTable(part);
       else this.readLine(part);
     for (const line of this.order.lines) line.wishes = [...line.wishes, ...this.wishes];
+    askOfSome(this.order, this.text);
     for (const line of signed) this.heading.takeSigned(line);
     headingsIn(this.order);
     const { understood, doubts } = settleDays(this.order, this.heading.days, this.statements);

@@ -31,6 +31,40 @@ describe("a wish is of those lines that it is said of", () => {
   });
 });
 
+describe("what is wished of some of them", () => {
+  const read = (wish: string) => readOrder(`Otter Creek, by 8 May: 4 dz Bailiff claret 12, ${wish}`, anotherCatalogue);
+  test.each([
+    ["some with a red collar", "some"],
+    ["one without a hackle", "one"],
+    ["another with a red collar", "another"],
+    ["maybe barbless", "maybe"],
+    ["with a red collar for some", "for some"],
+    ["barbless, some of them", "of them"],
+    ["einige ohne Hechel", "einige"],
+  ])("“%s” is no wish of all: how many is asked", (wish, words) => {
+    const order = read(wish);
+    expect(isWhole(order)).toBe(false);
+    const asked = order.lines.flatMap((l) => l.doubts).concat(order.doubts);
+    expect(asked.map((d) => ("words" in d.details ? d.details.words : ""))).toContain(words);
+  });
+  test("the answer makes it a wish of all", () => {
+    const order = read("some with a red collar");
+    const [doubt] = order.lines.flatMap((l) => l.doubts);
+    const [from, to] = doubt?.at ?? [0, 0];
+    const text = "Otter Creek, by 8 May: 4 dz Bailiff claret 12, some with a red collar";
+    const answered = text.slice(0, from) + (doubt?.candidates[0]?.text ?? "") + text.slice(to);
+    expect(answered).toContain(", all with a red collar");
+    expect(readOrder(answered, anotherCatalogue).lines.map(wishWords)).toEqual(["with a red collar"]);
+  });
+  test.each(["all with a red collar", "each with a red collar", "the same one, with a red collar"])(
+    "“%s” asks for nothing of the kind",
+    (wish) => {
+      const asked = read(wish).lines.flatMap((l) => l.doubts);
+      expect(asked.some((d) => d.candidates.some((c) => c.label === "all of them"))).toBe(false);
+    },
+  );
+});
+
 describe("so many of them, without a unit", () => {
   const linesOf = (text: string) => {
     const order = readOrder(`Otter Creek, by 8 May: ${text}`, anotherCatalogue);
