@@ -32,8 +32,14 @@ function productOf(t: Telling): Component {
   if (there) return there;
   const means = { form: "liquid" as const, figures: { liquid: { kind: word ?? "lacquer" } } };
   const { material } = bench.resolve({ at: 0, end: 0, text: word ?? "lacquer", means });
+  const called = calledLiquid.exec(verbs)?.[0];
+  if (called !== undefined && material && !material.name.includes(called))
+    t.line.notes.push(`“${called}” taken as ${material.name}`);
   return bench.componentFor("finish", material, word);
 }
+
+/** A liquid that is named by its kind alone. */
+const calledLiquid = /\b(?:resin|epoxy|super-?\s?glue|glue|varnish|lacquer|cement)\b/;
 
 /** “The hair”, of a fly whose legs are of it. */
 function isTiedIn({ bench, told }: Telling, description: Description): boolean {

@@ -115,7 +115,8 @@ function withWeight(t: Telling): Telling {
   return { ...t, told: { ...t.told, description: of } };
 }
 
-const ofPart = /^(body|abdomen|thorax|tail|wing)\s+(?:dubbing|fur|material|stuff|herl|yarn|floss)$/;
+const ofPart =
+  /^(body|abdomen|thorax|tail|wing)\s+(?:dubbing|fur|material|stuff|herl|yarn|floss|marabou|wool|chenille)$/;
 const sameAs = new RegExp(`\\bsame\\s+([a-z]+)\\s+as\\s+(?:(?:in|on|for)\\s+)?(?:the\\s+)?(${PARTS})(?![\\p{L}])`, "u");
 const ofTheSame =
   /\b(?:of|from)\s+the\s+same(?:\s+(?:feather|stuff|material))?(?=\s*(?:[,.;)]|$|(?:in|for|behind|at)\b))/u;
@@ -128,7 +129,9 @@ function sameAsPart({ told, text, bench, line }: Telling): ReturnType<Bench["res
   const named = ofPart.exec(told.description?.text.trim().toLowerCase() ?? "")?.[1];
   const own = named && bench.materialOf(bench.ofRole(roleOfWord(named)));
   // “Head: body dubbing”: what the body is of.
-  if (own && (own.form === told.description?.means?.form || own.form === "blend"))
+  const isIts =
+    own && own.name.toLowerCase().endsWith(/\S+$/.exec(told.description?.text.trim().toLowerCase() ?? "")?.[0] ?? "?");
+  if (own && (own.form === told.description?.means?.form || own.form === "blend" || isIts))
     return { material: own, others: [], isNew: false };
   const called = told.description?.text.trim() ?? "";
   const isPart = roleOfWord(withoutPlural(called)) !== undefined;
@@ -152,7 +155,7 @@ function sameAsPart({ told, text, bench, line }: Telling): ReturnType<Bench["res
 /** What the line tells of the material that was found for its words. */
 function noteFound(t: Telling, description: Description, found: ReturnType<Bench["resolve"]>): void {
   const { notes } = t.line;
-  const words = description.text.trim();
+  const words = description.text.trim().replace(/\s+/g, " ");
   const { material } = found;
   if (found.isNew) notes.push(`“${words}” is new: taken as ${material?.form ?? "unknown"} with the usual figures`);
   if (isOfLittle(description)) notes.push("“a little” is taken as one part in ten");

@@ -2,9 +2,23 @@ import { isColour } from "../../../materials";
 import { inPlace, type Rule } from "../leftOut";
 import { isHue } from "./hue";
 import { A_COUNT, NUMBER_WORD, readNumber } from "../number";
+import { PART } from "./synonyms/said";
 
 /** Parts, their places and their lengths. */
 export const parts: readonly Rule[] = [
+  // “No tail or wing”
+  {
+    has: ["no "],
+    written: new RegExp(`(?<=^\\W*no\\s+(?:${PART}))\\s+or\\s+(?:an?\\s+)?(?=(?:${PART})(?=\\s*(?:[,.;]|$)))`, "giu"),
+    as: (m) => inPlace(m, ", no "),
+  },
+  // “Case: dubbed hare”, “case: chenille, 10 turns”: the case of a caddis is its body.
+  {
+    has: ["case"],
+    written:
+      /(?<=^\W*(?:\d{1,2}[.)]\s*)?)(?:caddis\s+)?case(?=\s*[:=–-]\s*(?:[^.;]*\b(?:dubbed|dubbing)\b|[^.;]*\bchenille\b[^.;]*\bturns\b|[^.;]*\b(?:wound|touching\s+turns)\b))/giu,
+    as: (m) => inPlace(m, "body"),
+  },
   // “Six strands of herl, length of the saddles”: a length, though no article says so.
   {
     has: [", length of the"],

@@ -1,4 +1,4 @@
-import type { Rule } from "../../leftOut";
+import { inPlace, type Rule } from "../../leftOut";
 import { A_COUNT, NUMBER_WORD } from "../../number";
 import { BEGINNING, said } from "./said";
 
@@ -33,6 +33,15 @@ export const amounts: readonly Rule[] = [
     `[,;]\\s+sizes?\\s+(\\d{1,2})\\s+(${A_COUNT})\\s+(turns|wraps|fib(?:re|er)s),\\s+(?:size\\s+)?(\\d{1,2})\\s+(${A_COUNT})\\s+\\3,\\s+(?:and\\s+)?(?:size\\s+)?(\\d{1,2})\\s+(${A_COUNT})\\s+\\3(?=\\s*(?:[.;]|$))`,
     ", $2 $3 on $1, $5 on $4, $7 on $6",
   ),
+  // “30 hairs at size 14, 24 at 16 and 18 at 18”
+  {
+    has: [" at size", " at #", "turns at ", "hairs at ", "fibres at ", "strands at "],
+    written: new RegExp(
+      `(?<=\\b(?:${A_COUNT})\\s+(?:turns|wraps|hairs|fib(?:re|er)s|strands)\\s+)at\\s+(?:sizes?\\s+|#)?(\\d{1,2})((?:,\\s+(?:and\\s+)?|\\s+and\\s+)(?:${A_COUNT})\\s+at\\s+(?:sizes?\\s+|#)?\\d{1,2}(?!\\s*mm))+(?=\\s*(?:[,.;]|$))`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, m[0].replace(/\bat\s+(?:sizes?\s+|#)?/giu, "on ")),
+  },
   said(
     ["whole", "entire", "complete", "full "],
     "(?<=\\b(?:an?|one)\\s+)(?:whole|entire|complete|full)\\s+(?=(?:\\p{L}+\\s+){0,2}(?:marabou|plume|hackle|feather)(?!\\p{L}))",
