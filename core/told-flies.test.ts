@@ -107,6 +107,8 @@ describe("flies as tiers tell them", () => {
         "1376-crab-boat-shrimp-size-8-curved: PLACE_NOT_THERE",
         "138-chapel-pike: HOOK_SIZE_TOO_FAR",
         "1408-the-sluiceman-as-i-was-shown-i: PIECE_TOO_SHORT",
+        "1414-moor-house-daddy: MATERIAL_UNKNOWN",
+        "1427-harbour-master: FIBRE_TOO_SHORT",
         "147-dock-crab: PIECE_TOO_SHORT",
         "156-ropewalk-streamer: LENGTH_RULE_UNRESOLVED",
         "160-hatch-hawthorn: ZONE_EMPTY",
