@@ -52,6 +52,8 @@ export interface DoubtDetails {
   DOZENS_OR_FLIES: { words: string };
   /** Several sizes or colours for one quantity: each, or shared among them? */
   SHARED_HOW: { words: string; count: number };
+  /** “Some with a red collar”: of how many of them is it wished? */
+  WISHED_OF_SOME: { words: string };
   /** A line that may go on with the one above it, and then says something else. */
   ONE_LINE: { words: string };
   /** Shared among so many, it gives no whole flies. */

@@ -8,6 +8,8 @@ const sentences: Sentences<DoubtDetails> = {
   HEDGED: (d) => `“${d.words}” is not settled. Is it this number?`,
   DOZENS_OR_FLIES: (d) => `${d.words} of what: dozens or flies?`,
   SHARED_HOW: (d) => `${d.words}: is it so many of each of the ${d.count}, or shared among them?`,
+  WISHED_OF_SOME: (d) =>
+    `“${d.words}” does not say of how many it is wished. Write these as a line of their own, or wish it of all.`,
   ONE_LINE: (d) => `Does the line that begins “${d.words}” go on with the one above it, or is it one of its own?`,
   NOT_SHARED: (d) => `${d.flies} flies cannot be shared evenly among ${d.count}. Say how many of each.`,
   NOT_A_NUMBER: (d) => `“${d.words}” is not a number of dozens.`,

@@ -31,7 +31,7 @@ export function askOfSome(order: ReadOrder, text: string): void {
       asked.push(place);
       line.doubts.push({
         field: "rest",
-        code: "NOT_UNDERSTOOD",
+        code: "WISHED_OF_SOME",
         details: { words },
         at: place,
         candidates: ahead ? ALL_OF_THEM : [],

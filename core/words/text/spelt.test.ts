@@ -94,6 +94,7 @@ test.each([
   ["ribbed w gold wire", "ribbed with gold wire"],
   ["tail: 6 fibres, w/2 strands of flash", "tail: 6 fibres, with 2 strands of flash"],
   // A whip finish, and a size.
+  ["ribbed w a strand of wire", "ribbed with a strand of wire"],
   ["w/f 4", "w/f 4"],
   ["hook W 12", "hook W 12"],
 ])("%s, as what is short for with", (typed, spelt) => expect(withoutWideBlanks(typed).text).toBe(spelt));

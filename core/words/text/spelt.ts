@@ -15,7 +15,7 @@ export interface Spelt {
 /** Blanks of a text that was set out, or pasted, some of which hold words together; and “2mm”, which is 2 mm. */
 const blanks = /(?<=\S)(?:[^\S\r\n]{2,}|[^\S \r\n])(?=\S)|(?<=\d)(?=mm(?!\p{L}))/gu;
 /** “w/ five turns”, “w/o a rib”, “ribbed w gold wire”. */
-const shortWith = /(?<=(?:^|[\s,;(]))w(?:\/(?!f(?!\p{L}))(o(?=\s))?\s*(?=[\p{L}\d.\s])|(?=\s+\p{L}{2}))/giu;
+const shortWith = /(?<=(?:^|[\s,;(]))w(?:\/(?!f(?!\p{L}))(o(?=\s))?\s*(?=[\p{L}\d.\s])|(?=\s+(?:an?\s|\p{L}{2})))/giu;
 /**
  * A line with one blank between its words, and one ahead of what a figure counts.
  * @param more what else stands in place of something in it

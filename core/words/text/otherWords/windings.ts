@@ -56,7 +56,7 @@ export const windings: readonly Rule[] = [
   {
     has: ["half "],
     written:
-      /(?<=(?:^|[:=–,-])\s*)half\s+(\p{L}[^.;,]*?)(?:,\s+|\s+and\s+)half\s+(\p{L}[^.;,]*?),?\s+(?:well\s+)?(?:mixed|blended)(?:\s+(?:well|together))?(?=\s*(?:[,.;]|$))/giu,
+      /(?<=(?:^|[:=–,-])\s*)half\s+(\p{L}[^.;,]*?)(?:,\s+|\s+and\s+)half\s+(\p{L}[^.;,]*?),?\s+(?:well\s+)?(?:mixed|blended)(?:\s+(?:well|together))?(?=\s*(?:[,.;(]|$))/giu,
     as: (m) => inPlace(m, `${m[1] ?? ""} and ${m[2] ?? ""}, mixed half and half`),
   },
   // “Black thread built up in 20 turns”
