@@ -312,7 +312,7 @@ function roleFrom(
   if (pair) return pair;
   if (form === "hackle" && said.roundPost) return "hackle";
   const isInFrontOfIt = place && "part" in place && place.part === "it" && place.end === "front";
-  if (form === "hackle" && (isFront || isInFrontOfIt)) return "collar";
+  if (form === "hackle" && !said.palmered && (isFront || isInFrontOfIt)) return "collar";
   // “One soft starling feather, a turn and a half”: a soft feather that nobody places is a collar.
   const isAlone = !said.palmered && isUnplaced(said);
   if (

@@ -79,6 +79,13 @@ export const feathers: readonly Rule[] = [
     ),
     as: (m) => inPlace(m, `${m[1] ?? ""} tips of `),
   },
+  // “Black cock hackle all the way from the front, 6 turns”: palmered, and no collar.
+  {
+    has: ["all the way", "from the front", "from front"],
+    written:
+      /(?<=\b(?:hackle|cock|hen|saddle|palmer)\b[^.;]*?\s)(?:(?:wound|palmered|taken|run)\s+)?(?:(?:all\s+the\s+way|right)\s+(?:back\s+|down\s+)?from\s+(?:the\s+)?(?:front|head)|from\s+(?:the\s+)?(?:front|head)\s+(?:all\s+the\s+way\s+)?(?:down\s+)?to\s+(?:the\s+)?(?:bend|tail))(?:\s+(?:down\s+)?to\s+(?:the\s+)?(?:bend|tail))?(?=\s*(?:[,.;]|$|in\s))/giu,
+    as: (m) => inPlace(m, "palmered over the body"),
+  },
   // “Thorax hackle: grizzly, 4 turns”: a hackle that is wound through the thorax.
   {
     has: ["thorax hackle"],

@@ -25,6 +25,11 @@ export const lengths: readonly Rule[] = [
     "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?(?:(?:tail|shuck)(?!\\p{L})[^.;]*,\\s*(?=(?:an?\\s+)?(?:hook|gape)\\s)|wings?(?!\\p{L})[^.;]*,\\s*(?=(?:an?\\s+)?(?:shank|body|gape)\\s)))(?:an?\\s+)?(hook|shank|body|gape)(?:\\s+(?:length|width))?\\s+(past|beyond|behind)(?=\\s+(?:the\\s+)?bend(?!\\p{L}))",
     "extending one $1 length $2",
   ),
+  said(
+    [" is"],
+    "(?<=\\blong\\s+as\\s+(?:the\\s+|your\\s+)?(?:hook|shank|body|hook\\s+shank))\\s+is(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
   // “Front third for wing and hackle”: left bare, and no wing is told.
   said(
     ["front", "rest ", "remain"],
