@@ -6,6 +6,12 @@ import { PART } from "./synonyms/said";
 
 /** Parts, their places and their lengths. */
 export const parts: readonly Rule[] = [
+  // “Over the eye stalks”: where the eyes are, and not at the eye of the hook.
+  {
+    has: ["eye stalk", "eyestalk"],
+    written: /(?<=\b(?:over|around|round|between|behind|past|of|at|to)\s+the\s+)eye[-\s]?stalks?(?!\p{L})/giu,
+    as: (m) => inPlace(m, "eyes"),
+  },
   // “No tail or wing”
   {
     has: ["no "],
