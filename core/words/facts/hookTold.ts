@@ -52,6 +52,8 @@ export const hookWords =
 const aKind =
   /^(?:saltwater|stainless|stinger|popper|shank|eye|straight-eye|wets?|dry|dries|nymphs?|streamers?|jigs?|grubs?|scuds?|curved|pupae?|emergers?|caddis|double|single|treble|salmon|low-water|hook|hooks)$/;
 
+const ofItsWire = /\b(?:light|fine|heavy|strong|medium)\s+wire\b/;
+
 /** “8 long shank nymph”, “#4 streamer 4xl”, “14 wet”: a line of nothing but a hook and its size. */
 export const isHookAlone = remembered((text): boolean => {
   const on = onIt.exec(text)?.[0];
@@ -64,7 +66,7 @@ export const isHookAlone = remembered((text): boolean => {
     all.length >= 2 &&
     all.length <= 8 &&
     all.every((w) => hookWords.test(w)) &&
-    (on !== undefined || all.some((w) => aKind.test(w))) &&
+    (on !== undefined || all.some((w) => aKind.test(w)) || ofItsWire.test(text)) &&
     all.some((w) => /^#?\d{1,2}(?:\/0)?(?:-\d{1,2}(?:\/0)?)?s?$/.test(w))
   );
 });

@@ -96,7 +96,7 @@ function woundRoundPost(told: Told): void {
 }
 
 const overAll =
-  /\b(?:up|along)\s+the\s+body(?=\s*(?:[,.;]|$)|\s+(?:in|with)\b|\s+\w+\s+times\b)|\b(?:over|across|through)\s+(?:the\s+(?:lot|whole(?:\s+(?:lot|body|thing|of\s+it))?|(?:whole\s+)?body)|all(?:\s+of\s+(?:it|that|them))?|both(?:\s+halves)?|everything|it|that|them)(?=\s*(?:[,.;]|$)|\s+(?:in|with|for)\b)/;
+  /\b(?:up|along)\s+the\s+body(?=\s*(?:[,.;]|$)|\s+(?:in|with)\b|\s+\w+\s+times\b)|\b(?:over|across|through)\s+(?:the\s+(?:lot|whole(?:\s+(?:lot|body|thing|of\s+it))?|(?:whole\s+)?body)|all(?:\s+of\s+(?:it|that|them))?|both(?:\s+halves)?|everything|it|that|them)(?=\s*(?:[,.;]|$)|\s+(?:in|with|for)\b|\s+x?\s?\d)/;
 /** “… front half seal, oval silver over the lot, 5 turns”: a wire or tinsel over a body is its rib. */
 export function isOverBody({ role, said, at, end }: Told, text: string, form: MaterialForm | undefined): boolean {
   const isOfBody = role === undefined || role === "body";

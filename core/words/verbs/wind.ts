@@ -499,10 +499,16 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   if (object.role) t.bench.release(object.role);
 }
 
+const HACKLE_FRONT_EYES = 1.2;
 /** “Tied in at the tail”, as a list said, and “wind the hackle forward”: over all of the body, from there. */
 function windsFromBehind(said: Said, { role }: Meant, bench: Bench): void {
   const at = said.tieIn?.at ?? said.there;
-  const front = isHackle(role) && said.way === "forward" ? ribbed(bench) : undefined;
+  // A fly of nothing but hackle: it goes to where the head begins.
+  const isBodiless = !bench.ahead.has("body") && !lastBody(bench);
+  const front =
+    isHackle(role) && said.way === "forward"
+      ? (ribbed(bench) ?? (isBodiless ? { eyeLengths: HACKLE_FRONT_EYES } : undefined))
+      : undefined;
   if (!front || !at || said.from || said.begin || said.end) return;
   if (alongShank(at) < alongShank(front) + BEHIND_BODY) return;
   Object.assign(said, { begin: at, end: front, palmered: true });

@@ -7,6 +7,12 @@ const SHORTENED = "tail|wings?|throat|beard|shuck|legs|antennae|hackle|collar";
 
 /** What is done to what is there, and how a fly is finished. */
 export const finishing: readonly Rule[] = [
+  // “Head: two coats black”: of that varnish.
+  said(
+    ["coats "],
+    `(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?(?:head|finish)\\s*[:=–-]\\s*(?:[^.;]*,\\s*)?(?:\\d|${NUMBER_WORD})\\s+coats)\\s+(?:of\\s+)?(black|red|clear|brown|olive)(?=\\s*(?:[,.;]|$))`,
+    " of $1 varnish",
+  ),
   // “5 minute epoxy” is called so, and dries in no five minutes.
   said(["minute epoxy", "min epoxy", "minute resin"], "(\\d{1,2})\\s+min(?:ute|\\.)?\\s+(?=epoxy|resin)", "$1-minute "),
   // “3 coats superglue”

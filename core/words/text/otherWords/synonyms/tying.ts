@@ -4,6 +4,12 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
 export const tying: readonly Rule[] = [
+  // “Hackle: black hen, as beard”
+  said(
+    ["as beard", "as throat", "as collar", "as tail", "as wing"],
+    ",?\\s+as(?=\\s+(?:beard|throat|collar|tail|wing)\\s*(?:[,.;]|$))",
+    " as a",
+  ),
   // “Then the body hackle, a red game cock, which you tie in by its tip”: tied in where the thread hangs by then.
   said(
     ["which you tie", "which i tie", "which we tie", "which is tied in", "you tie that in", "that you tie"],
