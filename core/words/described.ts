@@ -59,6 +59,7 @@ export function described(text: string, means: NounForm, taken: (code: string) =
     // “Thread - I'm using 8/0 in brown”: it is called by what it is.
     .replace(ownThread, (_, noun: string, which: string) => `${which} ${noun}`)
     .trim()
+    .replace(/[\s,;]+$/, "")
     .replace(/^\d{1,2}\/0\s+[a-z]+$/i, (name) => (means.form === "thread" ? `${name} thread` : name))
     .slice(0, 80);
   const colour = colourIn(name);

@@ -134,7 +134,7 @@ const behindBend =
 const lengthBehindBend =
   /\d\s*(?:mm|cm|in|inch(?:es)?)\s+(?:(?:is|are)\s+)?(?:left\s+)?(?:past|beyond|behind)\s+the\s+(?:hook\s+)?bend\b/;
 const overWing = /^\W*(?:finish|cap|crown|top)\b[^.;]*\bwing\b/;
-const alongSides = /\bon\s+(?:each|either|both)\s+sides?\b/;
+const alongSides = /\b(?:on|along|down)\s+(?:each|either|both)\s+sides?\b/;
 const isWoundSoon = /\b(?:turns?|wraps?|wind|wrap|wound|rib|hang(?:ing)?)\b/;
 /** “Six herls that extend past the bend”, “two strands of tinsel on each side”: usually wound, here not. */
 function standsOff(told: Told, sentence: string, form: MaterialForm | undefined): void {
@@ -142,12 +142,13 @@ function standsOff(told: Told, sentence: string, form: MaterialForm | undefined)
   if (told.isInherited && form === "rubber" && /\brubber\b.*\blegs?\b|\blegs?\b.*\brubber\b/.test(sentence))
     Object.assign(told, { role: "legs", part: "legs" });
   const isStrip = form === "yarn" && /\b(?:strip|zonker)\b/.test(sentence);
-  const isTied = told.verb === "tie in" || (told.verb === undefined && isStrip);
+  const liesAtSides = form === "tinsel" && alongSides.test(sentence);
+  const isTied = told.verb === "tie in" || (told.verb === undefined && (isStrip || liesAtSides));
   if (told.role !== undefined || !isTied || !wound.has(form) || isWoundSoon.test(sentence)) return;
   if (form === "herl" && overWing.test(sentence)) Object.assign(told, { role: "topping", part: "topping" });
   else if (behindBend.test(sentence) || lengthBehindBend.test(sentence))
     Object.assign(told, { role: "tail", part: "tail" });
-  else if (form === "tinsel" && alongSides.test(sentence)) Object.assign(told, { role: "flash", part: "flash" });
+  else if (liesAtSides) Object.assign(told, { role: "flash", part: "flash" });
 }
 
 /** The form of what is described ahead; where nothing is, that which the part is made of. */

@@ -18,7 +18,7 @@ import { isListInOne } from "./spoken";
 import { tellAct } from "../verbs/act";
 import { actUnsaid } from "./unsaid";
 import { byColour } from "./stuff";
-import { saysHowLong } from "./howLong";
+import { saysHowLong, saysHowLongAgain } from "./howLong";
 
 /** “Weed guard: double mono”: a line of a list whose part nobody knows is asked about; nothing is guessed of it. */
 function asksWhatPart(r: Reading, told: Told, text: string, i: number): boolean {
@@ -143,7 +143,7 @@ export function tellClause(r: Reading, i: number, told: Told, n: number, all: To
   if (r.heads[i]?.isOptional) told.said.optional = true;
   if (n === 0) for (const share of sharings) share(text, all);
   for (const again of retellings) again(r, told, text);
-  if (isEmptyTold(told) || saysHowLong(r, t, i)) return;
+  if (isEmptyTold(told) || saysHowLong(r, t, i) || saysHowLongAgain(t, i)) return;
   changeForHead(r, t);
   const clause = { r, t, i, n, all };
   const before = new Set(r.bench.made);

@@ -7,6 +7,7 @@ import { sayLength } from "../say/length";
 import type { Said } from "../said";
 import { scan } from "../scan";
 import type { Told } from "../told";
+import { lengthLike } from "../verbs/tieIn";
 
 const leadOf =
   /^\W*(?:the\s+)?(?:length\s+of\s+(?:the\s+|a\s+)?(?<of>[\p{L}-]+)\s*(?::|,|is\b|=|should\s+be\b|must\s+be\b)?|(?<bare>[\p{L}-]+)\s+(?:should|must|ought\s+to|has\s+to|have\s+to|needs?\s+to|may|can)\s+be\b|length\s*(?::|,|=|is\b))\s*/u;
@@ -102,3 +103,29 @@ function declareLength(said: Said, length: LengthRule, role: Role): void {
 
 const sayLines = (numbers: readonly number[]): string =>
   `${numbers.length > 1 ? "lines" : "line"} ${numbers.join(" and ")}`;
+
+const namedAgain = /\bthe\s+$/;
+/**
+ * “Golden crest, then 4 grey saddles, the crest as long as the saddles”: how long that is which the line has just told
+ * of, and no further one.
+ */
+export function saysHowLongAgain({ told, text, bench }: Telling, i: number): boolean {
+  const { description, said } = told;
+  const { shown, like, amount, ...more } = said;
+  // One feather is only its noun: “the crest”.
+  if (amount && !("feathers" in amount && amount.feathers === 1)) return false;
+  const words = description?.text.trim().toLowerCase();
+  if (told.verb !== undefined || !words || Object.keys(more).length > 0 || (shown ?? like) === undefined) return false;
+  if (!namedAgain.test(text.slice(told.at, description?.at))) return false;
+  const isOfIt = ({ step, line }: MadeStep): boolean =>
+    line === i &&
+    step.do === "lay" &&
+    bench.usualLengths.has(step.id) &&
+    words.split(/\s+/).every((w) => bench.materialOf(bench.component(step.component))?.name.toLowerCase().includes(w));
+  const made = bench.made.findLast(isOfIt);
+  const length = shown ?? (like === undefined ? undefined : lengthLike(bench, like));
+  if (!made || length === undefined) return false;
+  made.step = withLength(made.step, length);
+  bench.usualLengths.delete(made.step.id);
+  return true;
+}

@@ -3,6 +3,11 @@ import { said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  said(
+    ["flank"],
+    "(?<=\\b(?:each|either|both|along\\s+the)\\s+)flank(s?)(?=\\s*(?:[,.;]|$|(?:of|from|to|back)\\s))",
+    "side$1",
+  ),
   // “Abdomen: brown fur (60% of the hook)”: so much of the shank, from behind.
   said(
     ["% of", "percent of"],
@@ -18,6 +23,12 @@ export const lengths: readonly Rule[] = [
     ["half a shank"],
     "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?wings?(?!\\p{L})[^.;]*,\\s*)half\\s+a\\s+shank(?=\\s+(?:past|beyond|behind)\\s+the\\s+bend)",
     "extending half a shank",
+  ),
+  // “Longer than the hook by a third”
+  said(
+    ["longer than", "shorter than"],
+    "(longer|shorter)\\s+than\\s+((?:the\\s+)?(?:hook\\s+shank|hook|shank|body|tail|wing|gape))\\s+by\\s+(?:about\\s+)?((?:an?|one)\\s+(?:third|half|quarter|fifth)|half)(?!\\s+(?:an?\\s|of\\s|inch|gape|shank|body))(?!\\p{L})",
+    "$3 $1 than $2",
   ),
   // “Hook length past the bend”: one of it.
   said(
