@@ -33,7 +33,7 @@ const endFirst =
   /(?<=\b(?:in|on|down|hackle|hackles|saddle|feather|feathers|hen|cock|plume|quill|herl|herls|biot|biots|fibres|fibers)\s)(tips?|butts?|points?)\s+first\b/giu;
 /** “15 turns of 0.6 mm behind the bead”, in a line about lead: so thick is the wire. */
 const gaugeAlone =
-  /(?<=\b(?:lead|weight|weighted|underbody)\b.*\b(?:turns|wraps)(?:\s+of)?\s+|\b(?:turns|wraps)(?:\s+of)?\s+(?=\S+\s?mm\b.*\blead\b))0?[.,]\d+\s?mm(?=\s+(?:behind|in\s+front|at|over|under|round|around|up|pushed|on)\b|\s*$)/giu;
+  /(?<=\b(?:lead|weight|weighted|underbody)\b.*\b(?:turns|wraps)(?:\s+of)?\s+|\b(?:turns|wraps)(?:\s+of)?\s+(?=\S+\s?mm\b.*\blead\b))0?[.,]\d+\s?mm(?=\s+(?:behind|in\s+front|at|over|under|round|around|up|pushed|on)\b)/giu;
 /** “6 turns lead wire” */
 const turnsOfLead = new RegExp(`${A_COUNT}\\s+(?:turns|wraps)\\s+(?=(?:fine\\s+|medium\\s+|flat\\s+)?lead\\b)`, "giu");
 /** “A collar of orange marabou: two feathers wound by the tip” */

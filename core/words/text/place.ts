@@ -325,11 +325,15 @@ const partSide: Reader<{ role: string; end: PartEnd }> = oneOf(
       words("where"),
       the,
       part,
-      words("(?:(?:will|should|is\\s+going\\s+to|is\\s+to)\\s+)?(?:begins?|starts?|go(?:es)?|be)|is\\s+tied\\s+in"),
+      match("((?:will|should|is\\s+going\\s+to|is\\s+to)\\s+)?(?:begins?|starts?|go(?:es)?|be)|is\\s+tied\\s+in"),
     ),
-    ([, , role]) => ({
+    // What comes up to a wing that is still to come ends behind it.
+    ([, , role, [willBe]]) => ({
       role,
-      end: endOfTying(role) === "front" ? ("rear" as const) : ("front" as const),
+      end:
+        endOfTying(role) === "front" || (willBe !== undefined && role === "wing")
+          ? ("rear" as const)
+          : ("front" as const),
     }),
   ),
   map(

@@ -4,6 +4,8 @@ import { BEGINNING, said } from "./said";
 
 /** How many, and of what pieces. */
 export const amounts: readonly Rule[] = [
+  // “8 turns .3mm”
+  said([" ."], "(?<=\\s)\\.(?=\\d{1,2}\\s?mm(?!\\p{L}))", "0."),
   said(
     ["feather fib"],
     `(?<=\\b(?:${A_COUNT})\\s+(?:\\p{L}+\\s+)?(?:pheasant|turkey|goose|mallard|teal|peacock)\\s+(?:tail|wing|flank|breast))\\s+feather(?=\\s+fib(?:re|er)s)`,

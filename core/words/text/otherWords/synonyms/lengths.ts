@@ -3,6 +3,17 @@ import { said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  // “Body: red fur, leaving room for the head”: as far as that.
+  said(
+    ["room for"],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?(?:body|abdomen)\\s*[:=–-](?:(?!\\b(?:to|from|over|up|behind|in|at|stop\\p{L}*)\\b)[^.;])*?),?\\s+(?:but\\s+)?leav(?:e|ing)\\s+(?:(?:just|enough|a\\s+little|some)\\s+)?(?:room|space)\\s+for\\s+(?:the|a)\\s+head(?=\\s*(?:[,.;]|$))",
+    ", to 1 eye behind the eye",
+  ),
+  said(
+    ["as the hook is wide", "as the gape is wide"],
+    "as\\s+the\\s+(?:hook|gape)\\s+is\\s+wide(?!\\p{L})",
+    "as the gape",
+  ),
   said(
     ["flank"],
     "(?<=\\b(?:each|either|both|along\\s+the)\\s+)flank(s?)(?=\\s*(?:[,.;]|$|(?:of|from|to|back)\\s))",

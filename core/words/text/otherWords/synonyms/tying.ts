@@ -6,8 +6,8 @@ import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 export const tying: readonly Rule[] = [
   // “Hackle: black hen, as beard”
   said(
-    ["as beard", "as throat", "as collar", "as tail", "as wing"],
-    ",?\\s+as(?=\\s+(?:beard|throat|collar|tail|wing)\\s*(?:[,.;]|$))",
+    ["as beard", "as throat", "as collar"],
+    "(?<!\\bsame),?\\s+as(?=\\s+(?:beard|throat|collar)\\s*(?:[,.;]|$))",
     " as a",
   ),
   // “Then the body hackle, a red game cock, which you tie in by its tip”: tied in where the thread hangs by then.
