@@ -109,6 +109,7 @@ describe("flies as tiers tell them", () => {
         "1408-the-sluiceman-as-i-was-shown-i: PIECE_TOO_SHORT",
         "1414-moor-house-daddy: MATERIAL_UNKNOWN",
         "1427-harbour-master: FIBRE_TOO_SHORT",
+        "1437-brine-shed-glass-minnow: FIGURE_OUT_OF_BOUNDS",
         "147-dock-crab: PIECE_TOO_SHORT",
         "156-ropewalk-streamer: LENGTH_RULE_UNRESOLVED",
         "160-hatch-hawthorn: ZONE_EMPTY",

@@ -597,7 +597,8 @@ function timesThePart(bench: Bench, words: string, times = 1): LengthRule | unde
   return role === "tail" || role === "wing" ? { of: role, times } : undefined;
 }
 /** As long as the part that is tied of a material. */
-export const lengthLike = (bench: Telling["bench"], words: string): LengthRule | undefined => stepLike(bench, words)?.shown;
+export const lengthLike = (bench: Telling["bench"], words: string): LengthRule | undefined =>
+  stepLike(bench, words)?.shown;
 const partBehind = /\s(tail|wing|underwing|throat|beard)$/;
 function stepLike(bench: Telling["bench"], words: string): Extract<RecipeStep, { do: "lay" }> | undefined {
   // “A touch longer than the fox tail”: that part, whatever it is of.
