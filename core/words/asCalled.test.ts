@@ -17,6 +17,19 @@ describe("a body is as full as it is called", () => {
   test.each(cases)("%s", (line, made) => expect(lastOf(line)).toContain(made));
 });
 
+describe("mono that is used as thread is as heavy as it is thick", () => {
+  // 0.004 inches are 0.1 mm, of which 9,000 m weigh some 80 g.
+  test.each([
+    ["clear mono .004", 83],
+    ['clear mono .006"', 187],
+    ["mono 0.12", 116],
+    ["mono 0.1 mm", 81],
+  ])("%s: %i denier", (called, denier) => {
+    const [thread] = read(`Test\nHook: N1 12\nThread: ${called}`).newMaterials;
+    expect(thread?.thread?.denier).toBe(denier);
+  });
+});
+
 describe("what is not said is asked, and not made up", () => {
   test("how wide slips are", () => {
     expect(asksOf(`${hook}Wing: four strips of mallard, two each side`)).toEqual([

@@ -96,8 +96,10 @@ function sizedAs(m: Material, name: string): Material {
         figure(name, /den(?:ier)?\b|d\b|dt\b/) ??
         (number === undefined ? undefined : denierOfNumber(number)) ??
         bareDenier(name);
-      const bare = Number(/(?:^|\s)(0?\.\d{1,3})\b/.exec(name)?.[1] ?? NaN);
-      const across = /mono|nylon/i.test(name) ? (mm ?? (Number.isNaN(bare) ? undefined : bare)) : undefined;
+      const bare = /(?:^|\s)(0?\.\d{1,3})\b/.exec(name)?.[1];
+      const across = /mono|nylon/i.test(name)
+        ? (mm ?? (bare === undefined ? undefined : bareThickness(bare)))
+        : undefined;
       const known = denier ?? (across === undefined ? undefined : denierOfMono(across));
       return known === undefined || !m.thread ? m : { ...m, thread: { ...m.thread, denier: known } };
     }
@@ -176,5 +178,7 @@ const denierOfMono = (mm: number): number => Math.round(9000 * NYLON * (Math.PI 
 const THICKEST_INCHES = 0.05;
 const bareWidth = (figure: string, form: Material["form"]): number | undefined =>
   Number(figure) <= THICKEST_INCHES ? widthOfGauge(figure, form) : Number(figure);
+const bareThickness = (figure: string): number | undefined =>
+  Number(figure) <= THICKEST_INCHES ? inMm(Number(figure)) : Number(figure);
 const inMm = (inches: number | undefined): number | undefined =>
   inches === undefined ? undefined : mmOf(inches, "in");
