@@ -258,6 +258,8 @@ function signedHead(rest: string, counted: number): LineHead | undefined {
   const isKnot = word === "finish" && /^(?:whip|knot)\b/.test(rest.slice(m[0].length));
   if (separator.endsWith(",") && !isKnot && !forPart.test(m[1] ?? "") && !saysOfWhat(rest.slice(m[0].length)))
     return undefined;
+  // “Hook 2 - 6, 4xl”: those are sizes, and no second hook.
+  if (word === "hook" && /\d\s*[-–]\s*$/.test(m[0]) && /^\d/.test(rest.slice(m[0].length))) return undefined;
   const at = counted + (m[1] ?? "").length;
   const aside = m[3] === undefined || /optional/.test(m[3]) ? undefined : counted + m[0].indexOf(m[3]);
   const which = /^\s*(?:no\.?\s*|#)?[1-9]/.exec(rest.slice(at - counted + word.length))?.[0].length ?? 0;

@@ -21,6 +21,10 @@ describe("a line that tells of the hook", () => {
     ["A parachute on a light 16.", "16", "16"],
     ["Start with a 14 barbless dry in the vice.", "14", "14"],
     ["Today it's a size 16 dry.", "16", "16"],
+    ["hook 2 - 6, 4xl streamer", "6", "2"],
+    ["hook wet 8 thru 12", "12", "8"],
+    ["I do these on a 10 or a 12 wet.", "12", "10"],
+    ["Size 12 light wire. Rust thread.", "12", "12"],
   ])("%s", (line, small, large) => {
     const { recipe, lines } = read("A Fly", line);
     const spans = [recipe.sizes.from, recipe.sizes.to].sort();

@@ -79,6 +79,13 @@ export const feathers: readonly Rule[] = [
     ),
     as: (m) => inPlace(m, `${m[1] ?? ""} tips of `),
   },
+  // “Between them a hackle, black cock, 3 turns”: one hackle.
+  {
+    has: ["hackle,"],
+    written:
+      /(?<=\b(?:between|behind|before|after|ahead|front|beside)\b[^.;,]*?,?\s+)(an?|one)\s+hackle,\s+((?:(?!and\b|of\b|or\b)[\p{L}-]+\s+){0,2}(?:cock|hen|saddle|grizzly|partridge|badger|dun|furnace))(?=\s*,\s)/giu,
+    as: (m) => inPlace(m, `${m[1] ?? "a"} ${m[2] ?? ""} hackle`),
+  },
   // “Black cock hackle all the way from the front, 6 turns”: palmered, and no collar.
   {
     has: ["all the way", "from the front", "from front"],

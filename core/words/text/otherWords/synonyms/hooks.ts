@@ -3,6 +3,7 @@ import { said } from "./said";
 
 /** The line of the hook. */
 export const hooks: readonly Rule[] = [
+  said(["thru"], "(?<=\\d(?:\\/0)?)\\s+thru\\s+(?=#?\\d)", " to "),
   // “I do these on a 10 or a 12 wet”
   said(
     ["do these", "do this", "do mine", "do them", "do it on", "make these on", "make mine on", "make them on"],
