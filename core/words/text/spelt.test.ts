@@ -14,7 +14,7 @@ describe("speltOut", () => {
     ["up to 1/2 inch", "up to 1/2 inch"],
     ["body: quill of peacock", "body: peacock quill"],
     ["20 fibres of white bucktail under 20 of red", "20 fibres of white bucktail under 20 fibres of red bucktail"],
-    ["2 turns of brown hackle, then 2 of grizzly", "2 turns of brown hackle, then 2 of grizzly"],
+    ["2 turns of brown hackle, then 2 of grizzly", "2 turns of brown hackle, then 2 turns of grizzly"],
     ["Prep a brown hackle", "prepare a brown hackle"],
     ["5 turns at the bead - no, put that at the tail", "5 turns at the bead - no, at the tail"],
     ["Rib in flat pearl, fine", "Rib of flat pearl tinsel, fine"],

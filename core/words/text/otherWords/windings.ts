@@ -9,6 +9,15 @@ const inParts = (n = ""): string => `${n} ${n === "1" || n === "one" ? "part" : 
 
 /** What is wound, tied in and broken off: ribs, weights, thread and its knots. */
 export const windings: readonly Rule[] = [
+  // “Two turns of brown, one of grizzly, one more of brown”: turns of each.
+  {
+    has: [" of "],
+    written: new RegExp(
+      `(?<=\\b(?:${A_COUNT})\\s+(?:turns?|wraps?)\\s+of\\s+[^.;:]*?(?:,\\s+(?:(?:then|and)\\s+)?|\\s+(?:and|then)\\s+))(${A_COUNT})(?:\\s+more)?\\s+of\\s+(?!(?:it|them|these|those|each|the|which)\\b)`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, `${m[1] ?? ""} ${m[1] === "1" || m[1]?.toLowerCase() === "one" ? "turn" : "turns"} of `),
+  },
   // “Wind it up to the thorax, back to the bend, and up again”: three layers as far as that.
   {
     has: ["back to the", "back again to the", "down to the", "back down"],
