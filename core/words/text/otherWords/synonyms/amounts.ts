@@ -4,6 +4,15 @@ import { BEGINNING, said } from "./said";
 
 /** How many, and of what pieces. */
 export const amounts: readonly Rule[] = [
+  // “Two fibres of red hackle, one of black hackle”: one of those, and no whole feather.
+  {
+    has: ["one of ", "1 of "],
+    written: new RegExp(
+      `(?<=\\b(?:${A_COUNT})\\s+(fib(?:re|er)|hair|strand)s?\\s+of\\s+[^.;:]*?(?:,\\s+(?:(?:then|and)\\s+)?|\\s+(?:and|then)\\s+))(?:one|1)(?:\\s+more)?\\s+of\\s+(?=[\\p{L}-]+\\s+(?:hackle|cock|hen|saddle|feather)\\s*(?:[,.;]|$))`,
+      "giu",
+    ),
+    as: (m) => inPlace(m, `one ${m[1] ?? ""} of `),
+  },
   // “8 turns .3mm”
   said([" ."], "(?<=\\s)\\.(?=\\d{1,2}\\s?mm(?!\\p{L}))", "0."),
   said(
