@@ -152,6 +152,7 @@ const heads: readonly HeadReader[] = [
   sharedHead,
   signedHead,
   toldHead,
+  stuffHead,
 ];
 
 /** Words that name a part as they do something: “weighted with”, “top it off with”. */
@@ -300,6 +301,20 @@ function toldHead(rest: string, counted: number): LineHead | undefined {
     ahead: [counted, counted + ahead.trimEnd().length],
     isListed: true,
   };
+}
+
+const stuffAhead = new RegExp(`^((?:[\\p{L}'-]+\\s+){1,3}?)(${PARTS})\\s*:\\s+(?=\\S)`, "u");
+/** “Partridge collar: two turns”: what it is of stands ahead of the part, and stays to be read. */
+function stuffHead(rest: string, begin: number): LineHead | undefined {
+  const [, ahead = "", word = ""] = stuffAhead.exec(rest) ?? [];
+  const role = roleOfWord(word);
+  if (role === undefined || role === "hook" || role === "finish" || verbAt(rest, 0)) return undefined;
+  const all = ahead.trim().split(/\s+/);
+  // “Pheasant tail fibres: …” are of that bird.
+  if (counting.test(rest) || /^(?:tail|wing)\s/.test(word)) return undefined;
+  const isOfStuff = isNoun(all.at(-1) ?? "") || isNoun(all.slice(-2).join(" "));
+  if (!isOfStuff || all.some((w) => joins.has(w))) return undefined;
+  return { begin, role, part: word.replace(/\s+/g, " "), isListed: true };
 }
 
 /** “rib fine copper wire 8 turns”: a part and what it is made of, without a sign between. */

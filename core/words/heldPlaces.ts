@@ -16,8 +16,12 @@ export function askLostPlaces({ bench, out }: Pick<Reading, "bench" | "out">): v
     const shares = sharesSaid(line);
     const parts = partsSaid(line);
     const ends = endsSaid(line);
-    if (said.length + shares.length + parts.length + ends.length === 0) continue;
+    const sides = sidesSaid(line);
+    if (said.length + shares.length + parts.length + ends.length + sides.length === 0) continue;
     const near = stepsOf(line, bench);
+    // What is wound or dubbed goes all round.
+    if (line.steps.every((id) => goesRound(bench, id)) && !isOnBoth(bench, line))
+      for (const { at, end } of sides) askUnheld(line, at, end, { at: [at, end], kind: "known" });
     // “Four fibres at each end” are two bunches, and a step each.
     if (line.steps.length < 2)
       for (const { at, end } of ends) askUnheld(line, at, end, { at: [at, end], kind: "known" });
@@ -49,6 +53,25 @@ const EACH_END =
   /(?<!\p{L}|\[[^\]]*)(?<!\b(?:taper\w*|thin\w*|slim\w*|narrow\w*|bare|tied|bound|lashed|down|off|wraps?|turns?|glued?|fixed|locked|secured)\s+(?:in\s+|down\s+|off\s+)?)at\s+(?:each|both|either)\s+ends?(?!\p{L})/giu;
 const endsSaid = ({ text }: RecipeLine): { at: number; end: number }[] =>
   text.includes("end") ? [...text.matchAll(EACH_END)].map((m) => ({ at: m.index, end: m.index + m[0].length })) : [];
+
+const EACH_SIDE =
+  /(?<!\p{L}|\[[^\]]*|\b(?:trim\w*|clip\w*|cut|brush\w*|comb\w*|pick\w*|flat\w*|taper\w*|glue\w*|turns?|wraps?)\s+(?:out\s+|in\s+)?)(?:on\s+)?(?:each|either|both)\s+sides?(?:\s+of\s+(?:it|that|the\s+\p{L}+))?(?!\p{L})/giu;
+const sidesSaid = ({ text }: RecipeLine): { at: number; end: number }[] =>
+  text.includes("side") ? [...text.matchAll(EACH_SIDE)].map((m) => ({ at: m.index, end: m.index + m[0].length })) : [];
+/** “2 turns of herl either side of the post”: behind it and in front of it, a step each. */
+function isOnBoth({ made }: Reading["bench"], { steps }: RecipeLine): boolean {
+  const of = made.flatMap(({ step }) => (steps.includes(step.id) ? (step.component ?? []) : []));
+  return new Set(of).size < of.length;
+}
+/** A winding, or dubbing that does not lie on both sides of a part. */
+const goesRound = (bench: Reading["bench"], id: string): boolean =>
+  bench.made.some(
+    ({ step }) =>
+      step.id === id &&
+      (step.do === "wind" ||
+        (step.do === "dress" &&
+          !(step.to && "part" in step.from && "part" in step.to && step.from.part === step.to.part))),
+  );
 
 const SHARE_OF_SHANK =
   /(?<!\p{L})(?<!\b(?:forwards?|back|on|further|up|down)\s+(?:by\s+)?(?:about\s+)?)(?:(a|one|two|three)\s+(third|quarter)s?\s+(?:of\s+|along\s+)(?:the\s+)?(?:hook\s+)?shank|mid-?shank|(?:the\s+)?middle\s+of\s+the\s+(?:hook\s+)?shank)(?!\p{L})/giu;

@@ -9,6 +9,8 @@ import type { StepContext } from "./types";
 
 /** Where a body ends towards the eye where nobody says so, as a fraction of the shank. */
 export const USUAL_FRONT = 0.3;
+/** Where a thorax begins behind, and what is pulled over it is tied in: it laps over the end of the body. */
+export const THORAX_REAR = 0.35;
 /** Zones where nobody says one: where the role usually lies, from its front to its rear. */
 const usualZones: Partial<Record<Role, [Place, Place]>> = {
   tail: [{ fraction: 0.5 }, { landmark: "bend" }],
@@ -16,7 +18,7 @@ const usualZones: Partial<Record<Role, [Place, Place]>> = {
   butt: [{ fraction: 0.9 }, { landmark: "bend" }],
   rib: [{ fraction: USUAL_FRONT }, { landmark: "bend" }],
   body: [{ fraction: USUAL_FRONT }, { landmark: "bend" }],
-  thorax: [{ eyeLengths: 1.1 }, { fraction: 0.35 }],
+  thorax: [{ eyeLengths: 1.1 }, { fraction: THORAX_REAR }],
   throat: [{ eyeLengths: 1.1 }, { eyeLengths: 2 }],
   wing: [{ eyeLengths: 1.1 }, { eyeLengths: 2 }],
   underwing: [{ eyeLengths: 1.1 }, { eyeLengths: 2 }],
@@ -26,7 +28,7 @@ const usualZones: Partial<Record<Role, [Place, Place]>> = {
   legs: [{ fraction: 0.34 }, { fraction: 0.42 }],
   hackle: [{ eyeLengths: 1.2 }, { eyeLengths: 2 }],
   collar: [{ eyeLengths: 1.2 }, { eyeLengths: 1.2 }],
-  "wing case": [{ fraction: 0.25 }, { fraction: 0.5 }],
+  "wing case": [{ fraction: 0.2 }, { fraction: THORAX_REAR }],
   weight: [{ fraction: 0.3 }, { fraction: 0.7 }],
   eyes: [{ eyeLengths: 1 }, { eyeLengths: 1 }],
   thread: [{ eyeLengths: 0.5 }, { landmark: "bend" }],
@@ -348,7 +350,11 @@ function settleDressed(said: Said, context: StepContext): string[] {
     const front: Place = { ...spot, plus: { of: "gape", times: -BALL_GAPES } };
     return told(set(said, front, spot), said);
   }
-  const few = there && role !== "head" ? turnsThere(said, there) : undefined;
+  // Behind the front of its zone the thread is going forward.
+  const goesOn = hangs && alongShank(hangs) > alongShank(front) + 0.1;
+  const usualSpot = inFewTurns.has(role) && !begin ? (goesOn ? hangs : front) : undefined;
+  const spotOfFew = there ?? usualSpot;
+  const few = spotOfFew && role !== "head" ? turnsThere(said, spotOfFew, !there && goesOn) : undefined;
   if (few) return few;
   if (there) {
     // “just in front of the body”: from there to the front of the part's own zone.
@@ -365,21 +371,29 @@ function settleDressed(said: Said, context: StepContext): string[] {
 
 /** More turns than so many are a body, of which the place says where it begins. */
 const MOST_TURNS_THERE = 4;
-/** How much of the shank a turn of dubbed thread covers, mm: nominal; docs/arithmetic.md, "Dress". */
-const turnMm = { sparse: 0.7, medium: 1, full: 1.4 } as const;
+/** How much of the shank a turn of dubbed thread covers, in gapes: nominal; docs/arithmetic.md, "Dress". */
+const turnGapes = { sparse: 0.14, medium: 0.2, full: 0.28 } as const;
+/** A gape of the usual sizes, mm: where the place itself is told in mm, so are the turns. */
+const USUAL_GAPE_MM = 5;
 /** “Two turns of it behind the bead”: as far as so many turns go, behind the place or in front of it. */
-function turnsThere(said: Said, there: Place): string[] | undefined {
+function turnsThere(said: Said, there: Place, goesOn = false): string[] | undefined {
   const turns = said.dubbedTurns ?? Infinity;
   const isMiddle = "part" in there && there.end !== "front" && there.end !== "rear";
   if (turns > MOST_TURNS_THERE || isMiddle || (there.plus && !("mm" in there.plus))) return undefined;
-  const isAhead = "part" in there ? there.end === "front" : alongShank(there) > MIDDLE;
-  const covers = Number((turns * turnMm[said.thickness ?? "medium"]).toFixed(2));
-  const before = there.plus && "mm" in there.plus ? there.plus.mm : 0;
-  const far: Place = { ...there, plus: { mm: before + (isAhead ? -covers : covers) } };
+  const isAhead = goesOn || ("part" in there ? there.end === "front" : alongShank(there) > MIDDLE);
+  const gapes = Number((turns * turnGapes[said.thickness ?? "medium"]).toFixed(2));
+  const sign = isAhead ? -1 : 1;
+  const plus: Place["plus"] =
+    there.plus && "mm" in there.plus
+      ? { mm: Number((there.plus.mm + sign * gapes * USUAL_GAPE_MM).toFixed(2)) }
+      : { of: "gape", times: sign * gapes };
+  const far: Place = { ...there, plus };
   set(said, isAhead ? far : there, isAhead ? there : far);
-  return [`${turns} ${turns === 1 ? "turn" : "turns"} of it, about ${covers} mm`];
+  return [`${turns} ${turns === 1 ? "turn" : "turns"} of it, about ${sayLength({ of: "gape", times: gapes })}`];
 }
 const MIDDLE = 0.5;
+/** Of these a turn or two may be all there is, though nobody says where: they begin where such a part does. */
+const inFewTurns = new Set<Role | undefined>(["thorax", "throat", "collar"]);
 
 const SHANK_END = 0.95;
 function settleLaid(said: Said, context: StepContext): string[] {

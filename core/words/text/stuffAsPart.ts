@@ -21,6 +21,9 @@ const COMPARED = new RegExp(
   `(?<=\\b(?:than|as\\s+long\\s+as|same\\s+length\\s+as|length\\s+of)\\s+the\\s+)${NAMED}`,
   "giu",
 );
+/** “Twist the marabou butts”: what is left of the tail's bundle. */
+const BUTTS = /(?<=\bthe\s+)(\p{L}{4,})\s+(?=butts?(?!\p{L}))/giu;
+const LED_BY_BODY = /^\W*(?:\d+\W+)?(?:the\s+)?(?:body|abdomen)\s*[:=–-]/iu;
 const ITSELF = new RegExp(
   `^(?:${PART}|wings|tails|hackles?|collar|head|eyes?|hook|shank|gape|bend|barb|point|bead|cone|post|lead|weight|thread|silk|wire|rib|tinsel|others?|first|second|last|rest|same|fibres?|fibers?|feathers?|strands?|hairs?|slips?|turns?|half|thirds?|middle|front|rear|back|butts?|tips?|stem|quill|case|shellback|vise|vice)$`,
   "iu",
@@ -42,6 +45,11 @@ export function stuffAsPart(lines: readonly string[]): Put[][] {
     const before = lines.slice(1, i);
     return [
       ...[...line.matchAll(REACHED)].flatMap((m) => putFor(m, before)),
+      ...[...line.matchAll(BUTTS)].flatMap((m) =>
+        putFor(m, before)
+          .filter((p) => p.put === "tail")
+          .map((p) => (LED_BY_BODY.test(line) ? { ...p, instead: m[0].length, put: "" } : p)),
+      ),
       ...[...line.matchAll(COMPARED)].flatMap((m) => putFor(m, before).filter((p) => p.put === "tail")),
     ];
   });

@@ -80,7 +80,8 @@ function onPart(t: Telling): Telling {
   // “Coat it with superglue”: the body that was just wound.
   const last = bench.component(bench.last.component)?.role;
   const isOverThat = overThat.test(t.text.slice(told.at, told.end));
-  const isNamed = (told.refers === "it" && told.verb === "finish") || isOverThat;
+  const isBare = bareCoat.test(t.text.slice(told.at, told.end)) && goesOn(bench);
+  const isNamed = (told.refers === "it" && told.verb === "finish") || isOverThat || isBare;
   const isIt = isNamed && told.role === undefined && told.said.drops === undefined;
   if (isIt && last && coatedParts.has(last) && !isAfterKnot(bench.made))
     return { ...t, told: { ...told, role: last, said: { coats: 1, ...told.said } } };
@@ -113,6 +114,15 @@ function onBoth(t: Telling): boolean {
   tellFinish({ ...t, told: { ...told, said } });
   return true;
 }
+
+/** “Coat with thin resin and cure”: of nothing that is named. */
+const bareCoat = /^(?:(?:varnish|lacquer|coat|seal|cement)(?:ed)?|(?:varnish|lacquer|coat)\s+over)\s+(?:with|in)\b/;
+/** Whether anything else is tied before the head: then it is no coat of that. */
+const goesOn = (bench: Telling["bench"]): boolean =>
+  bench
+    .toldLater()
+    .some(({ role, description }) => description !== undefined && role !== undefined && !isOfHead.has(role));
+const isOfHead = new Set<Role>(["head", "finish", "thread", "hook"]);
 
 /** “Put a thin coat of varnish over that”. */
 const overThat = /\b(?:coat|film|layer)\b[^.;]*\bover\s+(?:it|that|this|them)\b/;

@@ -40,7 +40,7 @@ const HEAD_EYES = 3;
 const HEAD_SHARE = 0.25;
 /** Where the body ends in front, if that was said; by another part it is no place of its own. */
 export function bodyEnds(bench: Bench): Place | undefined {
-  const { from, to } = lastBody(bench) ?? {};
+  const { from, to } = lastBodyOrTail(bench) ?? {};
   if (!from || !to) return undefined;
   const front = alongShank(from) < alongShank(to) ? from : to;
   const isUsual = "fraction" in front && front.fraction === USUAL_FRONT && front.plus === undefined;

@@ -7,7 +7,7 @@ import { bodyEnds } from "./lastBody";
 import { anyOf } from "../parse";
 import type { Said } from "../said";
 import type { Told } from "../told";
-import { alongShank } from "../settle";
+import { alongShank, THORAX_REAR } from "../settle";
 import { goesOver, isBareBundle, NEARBY, takeOver } from "./across";
 import { make, partName } from "./making";
 import { objectOf, type Meant } from "./object";
@@ -282,7 +282,7 @@ function tieDeclared(t: Telling, object: Meant, declared: Said): void {
     line.notes.push(
       coversBody
         ? "it was never tied in: it is taken as bound in before the body, at the bend"
-        : `it was never tied in: it is taken as bound in before the thorax, ${bodyEnds(bench) ? "where the body ends" : "in the middle of the shank"}`,
+        : `it was never tied in: it is taken as bound in before the thorax, ${bodyEnds(bench) ? "where the body ends" : "where a thorax usually begins"}`,
     );
   const hung = bench.hangs;
   const { there } = declared;
@@ -334,7 +334,7 @@ function tieAndTakeOver(t: Telling, object: Meant, said: Said): void {
 }
 
 /** A cover of the thorax is tied in where the body ends, as far as that is said. */
-const coverBegins = (bench: Bench): Place => bodyEnds(bench) ?? { fraction: 0.5 };
+const coverBegins = (bench: Bench): Place => bodyEnds(bench) ?? { fraction: THORAX_REAR };
 
 /** A cover of a list is bound in before what it covers and taken over when that is there. */
 export function listedCover(t: Telling, object: Meant, said: Said): void {

@@ -1,6 +1,6 @@
 import type { Rule } from "../../leftOut";
 import { A_COUNT } from "../../number";
-import { BEGINNING, said } from "./said";
+import { BEGINNING, PART, said } from "./said";
 
 const COVER = "wing\\s?case|wing\\s?pads?|shell\\s?back|shell|back|cover|carapace";
 
@@ -69,6 +69,13 @@ export const roundWings: readonly Rule[] = [
     `(?<=^\\W*hackle\\s*[:=–-].*\\b(?:behind|aft|back|rear)\\b.*\\b(?:${A_COUNT})\\s+(?:turns\\s+|wraps\\s+)?)(?:before\\s+(?:it|them)|at\\s+the\\s+front|ahead(?:\\s+of\\s+(?:it|them))?)(?=\\s*(?:[,.;]|$))`,
     "in front",
   ),
+  said(["back:"], "(?<=^\\W*(?:\\p{L}[\\p{L}'-]+\\s+){1,3})back(?=:\\s)", "shellback"),
+  // “Foam back: 3 mm strip”: of what stands ahead of the part.
+  said(
+    ["strip"],
+    `(?<=^\\W*(foam|latex|film|raffia|rubber|hide|rabbit)\\s+(?:${PART}|(?:shell)?back):\\s+(?:(?:an?|one|two|single|matched|${A_COUNT}|[\\d.]+\\s*mm)\\s+(?:wide\\s+)?){0,3})(strips?)(?!\\p{L})`,
+    "$1 $2",
+  ),
   said(
     ["behind the wing"],
     `${HACKLE}behind\\s+the\\s+(wings?)\\s+(${A_COUNT})\\s+(?:turns|wraps)(?:,|\\s+and)\\s+in\\s+front\\s+(${A_COUNT})(?:\\s+(?:turns|wraps))?(?=\\s*(?:[.;]|$))`,
@@ -78,5 +85,30 @@ export const roundWings: readonly Rule[] = [
     ["behind and in front"],
     `${HACKLE}(${A_COUNT})\\s+(?:and|plus|\\+)\\s+(${A_COUNT})\\s+(?:turns|wraps)\\s+behind\\s+and\\s+in\\s+front\\s+of(?=\\s+the\\s+wings?)`,
     "$1 turns behind and $2 in front of",
+  ),
+  said(
+    ["over the whole", "over the lot", "over all of it", "over it all"],
+    "(?<=^\\W*rib(?:bing)?(?!\\p{L})[^.;]*\\s)over\\s+(?:the\\s+(?:whole|lot|entire\\s+length)|all\\s+of\\s+it|it\\s+all)(?=\\s*(?:[,.;]|$))",
+    "over the whole body",
+  ),
+  said(
+    ["and the eyes", "and eyes", "and the bead"],
+    "(?<=\\bover\\s+the\\s+thorax)\\s+and\\s+(?:over\\s+)?(?:the\\s+)?(?:eyes|bead)(?=,?\\s+(?:and\\s+)?(?:tie|tied|secure|bind|hold))",
+    "",
+  ),
+  said(
+    [
+      "make a loop",
+      "form a loop",
+      "make a hump",
+      "form a hump",
+      "makes a",
+      "forms a",
+      "forming a",
+      "making a",
+      "make a bubble",
+    ],
+    "(?<=\\b(?:fold|folded|pull|pulled|loop|looped)\\b[^.;]*\\bover\\b[^.;]*),?\\s+(?:to\\s+|so\\s+it\\s+|which\\s+)?(?:mak(?:e|es|ing)|form(?:s|ing)?)\\s+an?\\s+(?:\\p{L}+\\s+)?(?:loop|hump|bubble|bump)(?=\\s*(?:[,.;]|$))",
+    "",
   ),
 ];

@@ -158,4 +158,9 @@ export const ofHackles: readonly Rule[] = [
     "(?<=^\\W*(?:legs|feelers)\\s*[:=–-]\\s*)([1-6])\\s?\\+\\s?\\1(?=\\s+\\p{L}+\\s+(?:legs|strands|fib))",
     "$1 each side ",
   ),
+  said(
+    ["double whip"],
+    "(?:(?:finish|done|end|complete|close)\\s+(?:off\\s+)?(?:it\\s+)?with\\s+)?an?\\s+double\\s+whip(?:\\s?-?\\s?finish)?",
+    "whip finish twice",
+  ),
 ];

@@ -233,4 +233,14 @@ export const handling: readonly Rule[] = [
     `${BEGINNING}build\\s+(?:up\\s+)?an?\\s+post\\s+with\\s+(${A_COUNT})\\s+(?:turns|wraps)(?:\\s+of\\s+(?:the\\s+)?thread)?(?:\\s+(?:a?round)\\s+(?:its|the)\\s+base)?(?=\\s*(?:[,.;]|$))`,
     "put $1 turns of thread round the base of the post",
   ),
+  said(
+    ["butts"],
+    "(?<=^\\W*(?:abdomen|body)\\s*[:=–-]\\s*)(?:twist|roll)\\s+(?:up\\s+)?the\\s+(?:[\\p{L}-]+\\s+){0,2}butts(?:\\s+(?:together|into\\s+a\\s+rope))?,?\\s+(?:and\\s+|then\\s+)*(?:wind|wrap)(?:\\s+(?:them|it|these|this|the\\s+rope))?(?=\\s)",
+    "wind the butts",
+  ),
+  said(
+    ["butts twisted", "butts, twisted"],
+    "(?<=^\\W*(?:abdomen|body)\\s*[:=–-]\\s*)the\\s+(?:[\\p{L}-]+\\s+){0,2}butts,?\\s+twisted,?\\s+(?=(?:forwards?\\s+|up\\s+)*to\\s)",
+    "the butts twisted and wound ",
+  ),
 ];

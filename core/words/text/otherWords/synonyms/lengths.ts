@@ -1,5 +1,5 @@
 import type { Rule } from "../../leftOut";
-import { said } from "./said";
+import { BEGINNING, said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
@@ -290,4 +290,14 @@ export const lengths: readonly Rule[] = [
   said(["raked back"], "raked\\s+back(?:wards?)?", "sloping back"),
   said(["contrary to"], "contrary\\s+to(?=\\s+the\\s+(?:body|dubbing|floss|herl|thread))", "against"),
   said(["down the body"], "(?<=\\b(?:turns|wraps)\\s+)wound\\s+down\\s+the\\s+body(?!\\p{L})", "over the body"),
+  said(
+    ["the bend forward"],
+    "from\\s+the\\s+bend\\s+forwards?\\s+(?:for\\s+|over\\s+)?(two[\\s-]thirds|three[\\s-]quarters|half|2\\/3|3\\/4|1\\/2|\\d\\d\\s?%)(?:\\s+of\\s+the\\s+(?:shank|hook))?(?=\\s*(?:[,.;]|$|in\\b|and\\b))",
+    "over the rear $1",
+  ),
+  said(
+    ["slope", "lean", "sweep", "rake", "lie"],
+    `${BEGINNING}(?:let\\s+)?the\\s+(?:tips|fib(?:re|er)s|barbs)(?:\\s+(?:should|must|to))?\\s+(?:slope|lean|sweep|rake|lie)(?:ing|ping)?\\s+(?:to(?:wards)?\\s+the\\s+(?:rear|back|bend|tail)|back(?:wards?)?)(?=\\s*(?:[,.;]|$))`,
+    "stroke the fibres back",
+  ),
 ];

@@ -241,4 +241,31 @@ export const tying: readonly Rule[] = [
     "(?<=^\\W*(?:wing\\s?case|wing\\s?pads?|shell\\s?back|back)\\s*[:=–-][^.;]*,\\s+)(?:and\\s+|then\\s+)?(?:pull|bring|fold|draw)\\s+(?:it\\s+|them\\s+)?(?:over(?:\\s+the\\s+thorax)?|forwards?(?:\\s+over\\s+the\\s+thorax)?)(?=\\s*(?:[,.;]|$|and\\b))",
     "pulled over",
   ),
+  said(
+    ["before the", "before it"],
+    "(?<=\\b(?:behind|after)\\s+and\\s+)before(?=\\s+(?:the|it|them)(?!\\p{L}))",
+    "in front of",
+  ),
+  said(
+    ["ribbed by", "ribbed with"],
+    "ribbed\\s+(?:by|with)(?=\\s+(?:an?\\s+|one\\s+)?(?:\\p{L}+\\s+){0,2}(?:hackle|saddle|cock)(?!\\p{L}))",
+    "palmered with",
+  ),
+  said(
+    ["stretch"],
+    "(?<=^\\W*(?:shell\\s?)?back\\s*[:=–-]\\s+(?:\\p{L}+\\s+){0,2})stretch(?=\\s*(?:[,.;]|$|\\d))(?!\\s*[\\d.]+\\s*mm\\s+strip)",
+    "stretch strip",
+  ),
+  said(
+    [
+      "side of the wing",
+      "sides of the wing",
+      "side of the post",
+      "sides of the post",
+      "side of the foam",
+      "sides of the foam",
+    ],
+    "(?<=(?:dubb|\\bfur\\b|\\bhare|\\bmole)[^.;]*\\s)(?:on\\s+)?(?:each|either|both)\\s+sides?\\s+of(?=\\s+the\\s+(?:wing|post|foam)s?(?!\\p{L}))",
+    "behind and in front of",
+  ),
 ];

@@ -61,4 +61,9 @@ export const weights: readonly Rule[] = [
     "(?<=\\beyes?\\b.*(?:,\\s|\\bwith\\s))(?:cross-?wrapped|criss-?\\s?cross(?:ed)?\\s+(?:wraps|turns)|cross\\s+wraps)(?=\\s*(?:[,.;]|$))",
     "figure-of-eight wraps",
   ),
+  said(
+    ["push ", "slide ", "force ", "shove ", "jam "],
+    `${BEGINNING}(?:push|slide|force|shove|jam)\\s+(?:the\\s+)?(${A_COUNT}\\s+turns\\s+of\\s+(?:[^.;,]|\\.(?=\\d))*?)\\s+(?:right\\s+)?(?:up\\s+)?into(?=\\s+the\\s+(?:back\\s+of\\s+the\\s+)?bead)`,
+    "$1 pushed up into",
+  ),
 ];
