@@ -90,6 +90,10 @@ const slidOver =
 const aTuft =
   /^[^;.]*?(?:^|[,:\s])(?:an?|one)\s+(?:(?:small|short|little|sparse|good|tiny|fluffy)\s+)*(?:tuft|bunch|bundle|wisp)\s+of\b/i;
 
+/** Lead that is lashed down in pieces, and not wound. */
+const liesAlong =
+  /\balong\s+(?:each|both|the|either)\s+sides?\b|\b(?:along|on|onto|to)\s+the\s+(?:top|underside|bottom)\b|\b(?:lashed|tied|bound)\s+(?:down\s+)?on\s+top\b|\bon\s+top\s+of\s+the\s+(?:shank|hook)\b/i;
+
 /** What is done, from the material and the words. */
 export function kindOf(text: string, role: Role | undefined, form: MaterialForm | undefined): Kind {
   if (/^\W*(?:final\s+)?(?:whip|knot)\b/i.test(text) && (role === undefined || role === "thread" || role === "head"))
@@ -109,7 +113,7 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   // “Pearl mesh tubing over the shank, tied down at both ends”: it is slid on.
   if (form === "tinsel" && slidOver.test(text)) return "lay";
   // What is wound is only laid where it waits to be.
-  if ((role === "weight" || form === "weight wire") && /\balong\s+(?:each|both|the|either)\s+sides?\b/i.test(text))
+  if ((role === "weight" || form === "weight wire") && liesAlong.test(text) && !/\b(?:turns?|wraps?)\b/i.test(text))
     return "lay";
   if (role !== undefined && woundRoles.has(role) && (form !== "feather fibre" || role === "body" || role === "thorax"))
     return /counted\s+when\s+wound|\bbound\s+in\b(?!.*\bturns?\b)(?!.*\btouching\b)|left\s+hanging/i.test(text) &&

@@ -17,7 +17,7 @@ export const FILLER = anyOf(
   "today(?=\\s*(?:[.,;]|$)|\\s+(?:with|on|in|and)\\b)",
   "(?<=\\b(?:coat|cover|varnish)\\s+)the\\s+(?:whole\\s+)?(?:lot|thing)(?=\\s)",
   "start(?:ing|s)?(?=\\s+(?:an?\\s+(?:little|bit|short)\\s+(?:way\\s+)?|just\\s+|well\\s+|some\\s+way\\s+)?(?:round|into)\\s+the\\s+bend)",
-  "(?:fairly|pretty|quite)(?=\\s+(?:a\\s+)?(?:sparse|full|thin|thick|small|large|big|long|short|heavy|light|dense)\\b)",
+  "(?:fairly|pretty|quite)(?=\\s+(?:a\\s+)?(?:sparse|rough|shaggy|spiky|scruffy|full|thin|thick|small|large|big|long|short|heavy|light|dense)\\b)",
   "but(?=\\s+(?:don't|do\\s+not|not|never|keep|leave|no)\\b)",
   "gets?(?=\\s+(?:tied|wound|bound|wrapped|caught)\\b)",
   "on\\s+top\\s+of\\s+(?:that|it|them|this)",

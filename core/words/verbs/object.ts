@@ -280,8 +280,9 @@ function roleFrom(
     if (form === "hair" && said.attitude === "over") return "wing";
     // “4 strands down each side”, behind what was lashed along the shank: no tail is on its sides.
     const isOnSides = said.round?.near !== undefined && bench.ofRole("wing") !== undefined;
-    if (form === "feather fibre" && isRear && said.shown === undefined && said.like === undefined && isWoundNext(bench))
-      return "body";
+    // “… and wrap it up to the bead”: wherever it is tied in.
+    const isToBeWound = isWoundNext(bench) && (isRear || bench.toldLater()[0]?.said.end !== undefined);
+    if (form === "feather fibre" && isToBeWound && said.shown === undefined && said.like === undefined) return "body";
     if (isRear && !said.hanging) return form === "flash" && (bench.ofRole("tail") ?? isOnSides) ? "flash" : "tail";
     // “Tied in so that the fibres slope back over the body”
     if (form === "feather fibre" && said.attitude === "over" && lastBody(bench)) return "wing";

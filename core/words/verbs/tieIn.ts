@@ -471,6 +471,7 @@ function byPart(own: Said, { told, bench, line, text }: Telling, form: MaterialF
   // What has claws is tied with its head at the bend.
   if (isClaw.test(part) && !(own.tieIn?.at ?? own.there ?? own.begin ?? own.from))
     Object.assign(own, { tieIn: { ...own.tieIn, at: { landmark: "bend" } }, attitude: own.attitude ?? "back" });
+  if (/whisker/.test(part)) asWhiskers(own);
   if (!/antenna|feeler|horn/.test(part)) return;
   asFeelers(own, bench);
   // Of horns and feelers one lies on each side.
@@ -498,6 +499,13 @@ function asFeelers(own: Telling["told"]["said"], bench: Telling["bench"]): void 
     : !isAhead && (looksBack || hasClaws || /shrimp|prawn|cray|craw|crab|lobster/i.test(name ?? ""));
   own.attitude ??= own.way ?? (isReversed ? "back" : "forward");
   if (!place) own.tieIn = { at: isReversed ? { landmark: "bend" } : { eyeLengths: 1 } };
+}
+
+/** Whiskers stand out to either side of the head. */
+function asWhiskers(own: Telling["told"]["said"]): void {
+  const place = own.tieIn?.at ?? own.there ?? own.begin ?? own.from;
+  own.attitude ??= own.way ?? "sides";
+  if (!place) own.tieIn = { ...own.tieIn, at: { eyeLengths: 1 } };
 }
 
 /** “A bit longer” than what ends at a place is so much past it, in mm; shown with the step. */

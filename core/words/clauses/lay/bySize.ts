@@ -186,9 +186,15 @@ export const bySize: Clause[] = [
       ),
       map(
         words(
-          "half\\s+(?:as\\s+thick|the\\s+(?:thickness|amount|size))(?!\\s+(?:as|of)\\b)|half\\s+as\\s+much(?!\\s+as\\b)",
+          "half\\s+(?:as\\s+thick|the\\s+(?:thickness|amount|size))(?!\\s+(?:as|of|again)\\b)|half\\s+as\\s+much(?!\\s+(?:as|again)\\b)",
         ),
         () => 0.5,
+      ),
+      map(
+        words(
+          "half\\s+(?:as\\s+(?:much|thick)\\s+again|again\\s+as\\s+(?:much|thick))|(?:one\\s+and\\s+a\\s+half|1\\.5|1½)\\s+times\\s+as\\s+(?:much|thick)(?!\\s+as\\b)",
+        ),
+        () => 1.5,
       ),
       map(
         words(

@@ -302,4 +302,14 @@ export const amounts: readonly Rule[] = [
     `(?<=^\\W*(?:rib(?:bing)?|hackle|collar|palmer)\\s*[:=–-][^.;]*\\p{L},\\s+)(${NUMBER_WORD})(?=\\s*(?:[.;]|$))`,
     "$1 turns",
   ),
+  said(
+    ["when squeezed", "when compressed", "when pinched"],
+    ",?\\s+when\\s+(?:squeezed|compressed|pinched)(?:\\s+(?:tight|together))?(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
+  said(
+    ["out a bit of", "off a bit of", "out a little", "out a small"],
+    `${BEGINNING}(?:pick|pull|tease)\\s+(?:out|off)(?=\\s+an?\\s+(?:bit|little|small\\s+(?:pinch|bit|amount)|pinch)\\s+of\\s)`,
+    "take",
+  ),
 ];

@@ -163,4 +163,24 @@ export const ofHackles: readonly Rule[] = [
     "(?:(?:finish|done|end|complete|close)\\s+(?:off\\s+)?(?:it\\s+)?with\\s+)?an?\\s+double\\s+whip(?:\\s?-?\\s?finish)?",
     "whip finish twice",
   ),
+  said(
+    ["varnished head", "lacquered head", "cemented head"],
+    `${BEGINNING}(?:finish|end|complete)\\s+(?:off\\s+)?with\\s+an?\\s+((?:small|neat|tidy|slim|black|red)\\s+)?(varnished|lacquered|cemented)\\s+head(?=\\s*(?:[.;]|$))`,
+    "finish with a $1head, $2",
+  ),
+  said(
+    ["to leave a", "so that", "leaving a"],
+    "(?<=\\b(?:trim|cut|clip)\\b[^.;]*?),?\\s+(?:to\\s+leave|leaving)\\s+an?\\s+(\\d+(?:[.,]\\d+)?\\s*mm)\\s+(?:long\\s+)?head(?=\\s*(?:[.;]|$))",
+    ", leave $1 for a head",
+  ),
+  said(
+    ["body only", "quill only", "back only", "head only", "thorax only"],
+    "(?<=\\b(?:coats?|resin|varnish|lacquer|epoxy)(?!\\p{L})[^.;]*),\\s+(?:on\\s+)?(?:the\\s+)?(body|abdomen|quill|back|thorax|head)\\s+only(?=\\s*(?:[,.;]|$))",
+    " over the $1",
+  ),
+  said(
+    ["over the lot", "over everything", "over it all", "over all of it", "all over"],
+    "(?<=\\bcoats?\\s+of\\s+[^.;,]*)\\s+(?:over\\s+(?:the\\s+(?:whole\\s+)?lot|everything|it\\s+all|all\\s+of\\s+it)|all\\s+over)(?=\\s*(?:[,.;]|$))",
+    " over the whole fly",
+  ),
 ];

@@ -243,4 +243,15 @@ export const handling: readonly Rule[] = [
     "(?<=^\\W*(?:abdomen|body)\\s*[:=–-]\\s*)the\\s+(?:[\\p{L}-]+\\s+){0,2}butts,?\\s+twisted,?\\s+(?=(?:forwards?\\s+|up\\s+)*to\\s)",
     "the butts twisted and wound ",
   ),
+  // Tied in at the eye, and palmered from there: however far down is told.
+  said(
+    ["the body", "the abdomen"],
+    "((?:take|bring|wind|wrap|run|spiral|palmer|work|carry)\\s+(?:the\\s+(?:[\\p{L}-]+\\s+){0,2}(?:hackle|feather|saddle|cock)|it))\\s+(?:(?:(?:back\\s+)?down\\s+(?:over\\s+|along\\s+|through\\s+)?the\\s+(?:whole\\s+)?(?:body|abdomen))(?:\\s+(?:to|as\\s+far\\s+as)\\s+the\\s+(?:bend|tail|rear))?|(?:back\\s+)?(?:over|along|through)\\s+the\\s+(?:whole\\s+)?(?:body|abdomen)\\s+(?:back\\s+|down\\s+)?to\\s+the\\s+(?:bend|tail|rear))(?=\\s*(?:[,.;]|$|in\\s|with\\s|\\d))",
+    "$1 down to the bend",
+  ),
+  said(
+    ["and tying it", "and tying them", "and tying this"],
+    "(?<=\\band\\s+(?:then\\s+)?)tying(?=\\s+(?:it|them|this|these)\\s+in(?!\\p{L}))",
+    "tie",
+  ),
 ];

@@ -300,4 +300,9 @@ export const lengths: readonly Rule[] = [
     `${BEGINNING}(?:let\\s+)?the\\s+(?:tips|fib(?:re|er)s|barbs)(?:\\s+(?:should|must|to))?\\s+(?:slope|lean|sweep|rake|lie)(?:ing|ping)?\\s+(?:to(?:wards)?\\s+the\\s+(?:rear|back|bend|tail)|back(?:wards?)?)(?=\\s*(?:[,.;]|$))`,
     "stroke the fibres back",
   ),
+  said(
+    ["at the shoulder", "towards the shoulder", "at the front", "towards the front", "at the head"],
+    "(?<=\\b(?:fur|mask|ear|dub|dubbed|dubbing|wool|seal|body|floss)(?!\\p{L})[^.;]*)(?<!\\bget(?:s|ting)?\\s+)(?:rather\\s+|fairly\\s+|quite\\s+)?(?:rough\\s+and\\s+)?(?:thick|fat|full|heavi|wid)(?:er|est)?\\s+(?:at|towards)\\s+the\\s+(?:shoulder|front|head)(?=\\s*(?:[,.;]|$))",
+    "tapered",
+  ),
 ];

@@ -1,5 +1,5 @@
 import { inPlace, type Rule } from "../../leftOut";
-import { BEGINNING, said } from "./said";
+import { BEGINNING, PART, said } from "./said";
 
 const BODY_LINE = "(?<=^\\W*(?:body|abdomen|underbody)\\s*[:=,–-]\\s*(?:the\\s+)?)";
 const FORWARD = "(?=\\s+(?:forwards?\\s+|up\\s+|on\\s+)*(?:to|until|as\\s+far|over|along)(?!\\p{L}))";
@@ -67,5 +67,21 @@ export const references: readonly Rule[] = [
       /(?<!\p{L})(\d{1,2}|one|two|three)\s+(?:doz(?:en)?\.?|dz\.?)\s+(?=(?:\p{L}+\s+){0,3}(?:fib(?:re|er)s|hairs|strands|herls|barbs)(?!\p{L}))/giu,
     as: (m) => inPlace(m, `${12 * (few[m[1]?.toLowerCase() ?? ""] ?? Number(m[1]))} `),
   },
+  // In a list the thread has gone nowhere: it is where the line before has tied in.
+  said(
+    ["same place", "same spot", "same point", "top there"],
+    `(?<=^\\W*(?:${PART}|indicator|post|flash|foam|yarn)\\s*[:=–-][^.;]*?)(?:tied|bound|set|mounted|caught)(?:\\s+in|\\s+on)?\\s+(?:(?:at|in)\\s+the\\s+same\\s+(?:place|spot|point)|on\\s+top\\s+there)(?=\\s*(?:[,.;]|$))`,
+    "tied in there",
+  ),
+  said(
+    ["in front"],
+    "(?<=^\\W*(?:second|third)\\s+(?:hackle|collar)\\s*[:=–-][^.;]*\\s)in\\s+front(?=\\s*(?:[,.;]|$))",
+    "in front of that",
+  ),
+  said(
+    ["hackle, "],
+    "(an?|one)\\s+((?:cock|hen|saddle)\\s+hackle),\\s+((?:red|blue|light|dark|honey|rusty)\\s+(?:game|dun)|ginger|grizzly|badger|furnace|cree|dun|greenwell)(?=\\s*,)",
+    "$1 $3 $2",
+  ),
 ];
 const few: Record<string, number> = { one: 1, two: 2, three: 3 };

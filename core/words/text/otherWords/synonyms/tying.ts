@@ -268,4 +268,14 @@ export const tying: readonly Rule[] = [
     "(?<=(?:dubb|\\bfur\\b|\\bhare|\\bmole)[^.;]*\\s)(?:on\\s+)?(?:each|either|both)\\s+sides?\\s+of(?=\\s+the\\s+(?:wing|post|foam)s?(?!\\p{L}))",
     "behind and in front of",
   ),
+  said(
+    ["hair over", "hair on", "hair along"],
+    `${BEGINNING}(?:spin|stack|flare|pack)\\s+((?:[\\p{L}\\d-]+\\s+){0,5}hair)\\s+(?:on|over|along|onto)(?=\\s+the\\s+(?:whole|entire|front|rear|back)\\s+(?:of\\s+the\\s+)?(?:shank|hook|half|third|two))`,
+    "body: $1 spun over",
+  ),
+  said(
+    ["herls over", "herl over"],
+    `${BEGINNING}(?:(?:finish(?:\\s+off)?|top(?:\\s+it)?(?:\\s+off)?)\\s+with\\s+|add\\s+|lay\\s+|put\\s+)?(${A_COUNT}\\s+(?:strands\\s+of\\s+)?(?:[\\p{L}-]+\\s+){0,2}herls?)\\s+over\\s+(?:the\\s+(?:wing|lot|top|whole\\s+(?:lot|wing))|it\\s+all|everything|all\\s+of\\s+it)(?=\\s*(?:[.;,]|$))`,
+    "topping: $1",
+  ),
 ];
