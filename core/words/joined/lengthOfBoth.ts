@@ -1,9 +1,15 @@
 import type { Said } from "../said";
 import type { Told } from "../told";
+import { A_COUNT } from "../text/number";
 
 /** Two that are named in one breath, with nothing told of the first alone. */
 const inOneBreath =
   /^\s*(?:,?\s*(?:and\s+)?then|and|with|plus|&|\+|(?:mixed|along|together)\s+with|over|under|above|beneath|on\s+top\s+of)\s[^,;:.]*$/;
+
+/** “20 olive hairs, 8 peacock herls, 7 cm”: two that are counted, and one length behind them. */
+const counted = new RegExp(
+  `^\\s*,\\s*(?:and\\s+|then\\s+)*${A_COUNT}\\s+(?:strands\\s+of\\s+|fib(?:re|er)s\\s+of\\s+|hairs\\s+of\\s+)?$`,
+);
 
 /** Whether anything says how long it is, or where it lies. */
 const isLong = ({ shown, size, sameLength, like, plusMm, thick }: Said): boolean =>
@@ -40,7 +46,8 @@ function saidBehind(t: Told, next: Told, text: string, isGiven: boolean): Partia
   const between = text.slice(one.end, two.at);
   const isGoneOn = next.verb === undefined || (next.verb === t.verb && !tiesAgain.test(between));
   const isOfAll = isGiven || saysOfAll.test(text.slice(two.end, next.end));
-  if (!isGoneOn || !(isOfAll || inOneBreath.test(between))) return undefined;
+  const isListed = t.role === next.role && counted.test(between);
+  if (!isGoneOn || !(isOfAll || isListed || inOneBreath.test(between))) return undefined;
   // “Two strands of tinsel over a slip of goose, 3 mm”: so wide is the slip.
   if (next.said.isSlips || t.role === "wing case") return undefined;
   const { shown, attitude, from, to, there, begin, end, tieIn } = next.said;

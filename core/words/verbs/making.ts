@@ -126,11 +126,19 @@ function placeOfHackle(part: string | undefined, bench: Bench): Place | undefine
   return body && frontOf(body.from, body.to);
 }
 
+/** “Mole at the thorax”, of which the thorax is made: that is no place beside it. */
+function atItself(said: Said, role: Role | undefined): void {
+  if (role !== "thorax" || !said.there || !("part" in said.there) || said.there.part !== role || said.there.plus)
+    return;
+  delete said.there;
+}
+
 /** What was said, completed by what its part, its stuff and the parts before it make of it. */
 function complete(said: Said, kind: Kind, object: Meant, t: Telling, where: [number, number] | undefined): void {
   const { bench, told } = t;
   const { component, role, form } = object;
   takeRest(said, t, told.part);
+  atItself(said, role);
   weightInThorax(said, role, bench);
   ribOverCover(said, role, bench);
   backToBody(said, role, t);

@@ -294,6 +294,8 @@ function roleFrom(
   // “Dub it up to the thorax”: what ends there lies behind it.
   const isDubbed = form === "dubbing" || form === "blend";
   if (isDubbed && said.end && "part" in said.end && said.end.part === "thorax") return "body";
+  // “Two turns of mole at the thorax” are that.
+  if (isDubbed && said.there && "part" in said.there && said.there.part === "thorax") return "thorax";
   const isLoopAtFront = said.loop === true && place !== undefined && alongShank(place) < AT_THE_FRONT;
   if (isDubbed && lastBody(bench) && isLoopAtFront) return "collar";
   // A cover waits to be pulled over, and the body is there: what is dubbed now is under it.

@@ -111,4 +111,5 @@ export const roundWings: readonly Rule[] = [
     "(?<=\\b(?:fold|folded|pull|pulled|loop|looped)\\b[^.;]*\\bover\\b[^.;]*),?\\s+(?:to\\s+|so\\s+it\\s+|which\\s+)?(?:mak(?:e|es|ing)|form(?:s|ing)?)\\s+an?\\s+(?:\\p{L}+\\s+)?(?:loop|hump|bubble|bump)(?=\\s*(?:[,.;]|$))",
     "",
   ),
+  said(["top"], "(?<=^\\W*)top(?=\\s*[:=]\\s)", "topping"),
 ];

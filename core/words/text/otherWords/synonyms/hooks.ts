@@ -34,4 +34,15 @@ export const hooks: readonly Rule[] = [
     "(?<=^\\W*hook\\s*[:=–-][^(]*?)\\s*\\((?:sizes?\\s+)?(\\d{1,2}(?:\\s*(?:-|–|to)\\s*\\d{1,2})?)\\)",
     ", $1",
   ),
+  // “Orange silk, hook 14 wet”: the hook is told first, so that neither takes the other for its own.
+  said(
+    ["silk, ", "thread, ", "silk; ", "thread; "],
+    "(?<=^\\W*)((?:\\p{L}+\\s+){0,3}(?:silk|thread)(?:\\s+(?:\\d{1,2}\\/0|\\d{2,3}(?:\\s*den(?:ier)?)?))?)[,;]\\s+((?:(?:wet|dry|nymph|streamer)(?:\\s+fly)?\\s+)?hook\\s[^;:]*\\d[^;:]*?)(?=\\s*\\.?$)",
+    "$2, $1",
+  ),
+  said(
+    ["/0"],
+    "(?<=^\\W*)((?:\\p{L}+\\s+)?\\d{1,2}\\/0(?:\\s+(?!long|short|hook|x)\\p{L}+)?)[,;]\\s+((?:(?:wet|dry|nymph|streamer)(?:\\s+fly)?\\s+)?hook\\s[^;:]*\\d[^;:]*?)(?=\\s*\\.?$)",
+    "$2, thread $1",
+  ),
 ];

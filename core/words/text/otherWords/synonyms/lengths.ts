@@ -305,4 +305,9 @@ export const lengths: readonly Rule[] = [
     "(?<=\\b(?:fur|mask|ear|dub|dubbed|dubbing|wool|seal|body|floss)(?!\\p{L})[^.;]*)(?<!\\bget(?:s|ting)?\\s+)(?:rather\\s+|fairly\\s+|quite\\s+)?(?:rough\\s+and\\s+)?(?:thick|fat|full|heavi|wid)(?:er|est)?\\s+(?:at|towards)\\s+the\\s+(?:shoulder|front|head)(?=\\s*(?:[,.;]|$))",
     "tapered",
   ),
+  said(
+    ["the length of the body", "the body length", "the length of the abdomen"],
+    "(?<=\\bpalmered\\s+(?:down\\s+|along\\s+|for\\s+)*)the\\s+(?:whole\\s+|full\\s+)?(?:length\\s+of\\s+the\\s+(?:body|abdomen)|body\\s+length)(?=\\s*(?:[,.;]|$|in\\b))",
+    "along the body",
+  ),
 ];

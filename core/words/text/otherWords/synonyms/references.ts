@@ -1,4 +1,5 @@
 import { inPlace, type Rule } from "../../leftOut";
+import { A_COUNT } from "../../number";
 import { BEGINNING, PART, said } from "./said";
 
 const BODY_LINE = "(?<=^\\W*(?:body|abdomen|underbody)\\s*[:=,–-]\\s*(?:the\\s+)?)";
@@ -82,6 +83,27 @@ export const references: readonly Rule[] = [
     ["hackle, "],
     "(an?|one)\\s+((?:cock|hen|saddle)\\s+hackle),\\s+((?:red|blue|light|dark|honey|rusty)\\s+(?:game|dun)|ginger|grizzly|badger|furnace|cree|dun|greenwell)(?=\\s*,)",
     "$1 $3 $2",
+  ),
+  // “Grizzly saddle over pink chenille”: what is wound over a body is a hackle.
+  said(
+    ["over "],
+    `(?<=^\\W*(?:body|abdomen)\\s*[:=–-]\\s*)((?:[\\p{L}-]+\\s+){0,3}(?:saddle|hackle|cock|palmer))(?:\\s+(?:wound|palmered))?\\s+over\\s+((?:[\\p{L}'-]+\\s+){0,3}(?:chenille|fritz|wool|floss|fur|dubbing|tinsel|yarn|braid))(?=\\s*(?:[,.;]|$))`,
+    "$2, palmered with $1",
+  ),
+  said(
+    ["ribbed "],
+    `(?<=\\bribbed\\s+)(${A_COUNT})\\s+turns(?:\\s+of)?\\s+((?:[\\p{L}-]+\\s+){0,2}(?:wire|tinsel|oval|silver|gold|copper))(?=\\s*(?:[,.;]|$))`,
+    "with $2, $1 turns",
+  ),
+  said(
+    ["from the eye of"],
+    "(?:(?:from|off)\\s+the\\s+eyed?\\s+(?:part\\s+)?of\\s+(?:an?|the)\\s+peacock(?:\\s+(?:tail\\s+)?feather)?)",
+    "from peacock",
+  ),
+  said(
+    ["of them wound side by side", "of them side by side"],
+    `,?\\s+(${A_COUNT})\\s+of\\s+them(?:\\s+wound)?\\s+side\\s+by\\s+side`,
+    ", $1 side by side",
   ),
 ];
 const few: Record<string, number> = { one: 1, two: 2, three: 3 };

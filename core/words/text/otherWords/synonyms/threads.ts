@@ -88,4 +88,20 @@ export const threads: readonly Rule[] = [
     "(?<=^\\W*)tie\\s+with\\s*:?(?=\\s+(?:the\\s+)?(?:\\p{L}+\\s+)?(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en)?|(?:\\p{L}+\\s+)?(?:thread|silk))(?!\\p{L}))",
     "thread:",
   ),
+  // A ball of thread is filled up to so much.
+  said(
+    ["ball of", "thread ball"],
+    "(?<=^\\W*(?:thorax|head)\\s*[:=–-]\\s*(?:[\\p{L}-]+\\s+){0,2}thread,?\\s+)(?:an?\\s+)?ball\\s+of\\s+(\\d+(?:[.,]\\d+)?\\s*mm)(?=\\s*(?:[,.;]|$))",
+    "filled to $1",
+  ),
+  said(
+    ["thread ball"],
+    "(?<=^\\W*(?:thorax|head)\\s*[:=–-]\\s*(?:[\\p{L}-]+\\s+){0,2}thread)\\s+ball(?=\\s*,\\s+(?:\\d|twice|as\\s|half|one\\s))",
+    "",
+  ),
+  said(
+    ["in a ball", "as round as a ball", "like a ball"],
+    "(?<=\\bthread(?!\\p{L})[^;.]*?),?\\s+(?:in|like|as\\s+round\\s+as)\\s+an?\\s+ball(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
 ];

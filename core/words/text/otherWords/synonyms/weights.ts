@@ -66,4 +66,9 @@ export const weights: readonly Rule[] = [
     `${BEGINNING}(?:push|slide|force|shove|jam)\\s+(?:the\\s+)?(${A_COUNT}\\s+turns\\s+of\\s+(?:[^.;,]|\\.(?=\\d))*?)\\s+(?:right\\s+)?(?:up\\s+)?into(?=\\s+the\\s+(?:back\\s+of\\s+the\\s+)?bead)`,
     "$1 pushed up into",
   ),
+  said(
+    ["of ."],
+    "(?<=^\\W*(?:weight|lead)(?!\\p{L})[^;]*\\b(?:turns|wraps)\\s+of\\s+)(0?\\.0\\d{1,2})(?:\\s*(?:in|inch))?(?=\\s*(?:[,;]|\\.?\\s*$))",
+    "$1 lead wire",
+  ),
 ];
