@@ -177,7 +177,8 @@ function withFeathers({ kind, said: spoken, description }: Told): Told["said"] {
   const noun = (description?.text.split(",")[0] ?? "").toLowerCase().trim();
   const form = formSaid(description);
   // “Turkey tail slip, 4 mm”: of slips that is how wide they are.
-  const isSlip = kind === "lay" && /\b(?:slips?|sections?)$/.test(noun) && !spoken.amount && form !== "quill";
+  const isCounted = form !== "quill" || spoken.count !== undefined;
+  const isSlip = kind === "lay" && /\b(?:slips?|sections?)$/.test(noun) && !spoken.amount && isCounted;
   const said = isSlip ? { ...spoken, isSlips: true } : spoken;
   // “three pairs of brown rubber”: strands come in no pairs of feathers.
   if (kind === "lay" && (form === "rubber" || form === "flash") && said.amount && "feathers" in said.amount)

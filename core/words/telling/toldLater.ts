@@ -67,6 +67,7 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
     if (isListed && hasTurns && t.role === role && t.said.rule?.turns !== undefined) return false;
     // “Two turns of the chenille between the eyes”: the body is wound by then, in as many turns as it takes.
     if (isWoundThere && t.role === undefined && t.said.rule?.turns !== undefined) return false;
+    if (role === "rib" && comesOverThat.test(text.slice(0, t.end)) && isAbout(r, t, named)) return true;
     // “Rib 6 turns” takes up what a list named before.
     if (isListed && t.verb === undefined && !(t.role === role && t.description === undefined)) return false;
     if (role === "wing case" && pullsItOver(t, text)) return true;
@@ -77,6 +78,9 @@ function tellsNamed(r: Reading, n: number, named: Named): boolean {
   });
 }
 
+/** “Hackle: furnace, 5 turns, then the wire over it”: the rib is wound there, whatever part its line is about. */
+const comesOverThat =
+  /\b(?:then|and)\s+(?:the\s+)?(?:[\w-]+\s+){0,3}?(?:wire|tinsel|oval|rib)\s+(?:wound\s+)?(?:over|through|across)\b[^.;]*$/u;
 const coversIt = /^\W*(?:(?:and|then|now)\s+)*(?:cover|secur|lock|bind|coat|hold|build|ramp|taper|lash)\w*\b/u;
 const another = /\b(?:second|another|third|further)\s+(?:(?:\w+\s+){0,2}of\s+)?(?:the\s+)?$/u;
 const setsIt =

@@ -472,6 +472,7 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
     delete said.wraps;
   }
   if (/^(?:body\s+hackle|palmer)/.test(t.told.part ?? "")) said.palmered ??= true;
+  if (object.role === "hackle") palmeredFromBehind(said);
   // A hot spot that comes when the body is there is one behind the eye.
   if (/^hot/.test(t.told.part ?? "") && lastBody(t.bench) && !isPlaced(said))
     Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { eyeLengths: 1.5 } } satisfies Said);
@@ -500,6 +501,17 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
 }
 
 const HACKLE_FRONT_EYES = 1.2;
+/** A hackle that is tied in further back than this, in shanks, with so many turns at the least, is palmered. */
+const AT_THE_REAR = 0.85;
+const LEAST_PALMERED = 4;
+/** “Hackle: furnace, tied in at the tail, 5 turns” goes forward over the body; two or three turns stay there. */
+function palmeredFromBehind(said: Said): void {
+  const tiedInAt = said.tieIn?.at;
+  const isPlaced = (said.from ?? said.to ?? said.there ?? said.begin ?? said.end) !== undefined;
+  if (isPlaced || said.stacked || !tiedInAt || alongShank(tiedInAt) < AT_THE_REAR) return;
+  if ((said.rule?.turns ?? 0) >= LEAST_PALMERED) said.palmered ??= true;
+}
+
 /** “Tied in at the tail”, as a list said, and “wind the hackle forward”: over all of the body, from there. */
 function windsFromBehind(said: Said, { role }: Meant, bench: Bench): void {
   const at = said.tieIn?.at ?? said.there;
