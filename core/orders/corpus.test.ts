@@ -40,6 +40,7 @@ const files: [string, Catalogue][] = [
   ["tideline.txt", catalogue],
   ["mooring.txt", catalogue],
   ["tollhouse.txt", catalogue],
+  ["ferryhouse.txt", catalogue],
   ["bollard.txt", anotherCatalogue],
   ["fender.txt", anotherCatalogue],
   ["breakwater.txt", anotherCatalogue],

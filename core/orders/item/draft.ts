@@ -1,3 +1,4 @@
+import type { Ratio } from "./ratio";
 import type { Catalogue, ReadLine, Understood, DoubtDetails, Doubt } from "../types";
 import type { SizesRead } from "../sizes";
 import type { Coded } from "../../errors";
@@ -31,6 +32,8 @@ export interface Draft {
   /** Colours that each have sizes of their own. */
   pairs?: Pair[];
   formSaid: boolean;
+  /** How the quantity goes with several sizes or colours. */
+  ratio?: Ratio;
   /** Weights, where several are said: “weighted & unweighted, 1 dz each”. */
   forms?: Named[];
 }

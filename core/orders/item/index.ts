@@ -10,6 +10,7 @@ import { takeSizes } from "../sizes";
 import { settleSize } from "./sizes";
 import { askRest } from "./rest";
 import { takePairs } from "./pairs";
+import { takeRatio } from "./ratio";
 import { inHalves, takeHalves } from "./halves";
 import { numberOf } from "../numbers";
 import { findWish } from "../wishes";
@@ -119,6 +120,7 @@ export class ItemReader implements ItemState {
     const halves = takeHalves(stretch, draft);
     if (halves) draft.formSaid = true;
     if (halves) line.form = halves[0].id;
+    draft.ratio = takeRatio(stretch);
     const part = stretch.take(A_PART_EACH);
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
     const isInShares = part !== undefined || isShared(stretch);

@@ -25,6 +25,21 @@ export function takeQuantity(stretch: Stretch, quantity: Quantity, line: ReadLin
   stretch.takeOut(quantity.at);
 }
 
+/** “16: 12” is twelve of the 16: nobody tells how many of which ahead of a colon. */
+const behindColon = <T extends { start: number; end: number }>(
+  stretch: Stretch,
+  [size, count]: readonly T[],
+): T | undefined =>
+  size && count && /^\s*[:=]\s*$/.test(stretch.text.slice(size.end - stretch.start, count.start - stretch.start))
+    ? count
+    : undefined;
+
+/** “Six Tar Pupas”: a number in words, right ahead of the name that was taken out. */
+const isSpelledAhead = (stretch: Stretch, { text, end }: Span): boolean =>
+  /^\p{L}{3,}$/u.test(text) &&
+  numberOf(text) !== undefined &&
+  /^\s*\uE000/u.test(stretch.left.slice(end - stretch.start));
+
 /** No unit was said: a number that is left over beside the size may be dozens or flies. */
 export function takeQuantityless(
   s: ItemState,
@@ -40,15 +55,16 @@ export function takeQuantityless(
   const ofEach = SEVERAL_SIZES.test(stretch.left)
     ? free.find((w) => eachAt !== undefined && eachAt > w.end && eachAt - w.end <= 2)
     : undefined;
-  const first = ofEach ?? aside(free, draft.pattern?.sizes) ?? free[0];
+  const spelled = stretch.words().find((w) => isSpelledAhead(stretch, w));
+  const first = ofEach ?? spelled ?? behindColon(stretch, free) ?? aside(free, draft.pattern?.sizes) ?? free[0];
   // “12 Meadow Hopper #8”: where the size is marked, the other number counts.
   const isMarked = MARKED.test(stretch.left);
   // “24 Pontoon Ghosts in 1/0”: no size of that fly, beside one that is.
   const isBesideSize = AUGHT.test(stretch.left) && first !== undefined && !isSizeOf(first.text, draft.pattern?.sizes);
-  const counts = ofEach !== undefined || free.length > 1 || isMarked || isBesideSize;
+  const counts = ofEach !== undefined || spelled !== undefined || free.length > 1 || isMarked || isBesideSize;
   if (first && (counts || !draft.pattern || (numberOf(first.text) ?? 0) > 32)) {
     const at: [number, number] = [first.start, first.end];
-    const bare = bareQuantity(first.text.replace(/x$/, ""), at, s.catalogue);
+    const bare = bareQuantity(first.text.replace(/(?<=\d)x$/, ""), at, s.catalogue);
     takeQuantity(stretch, bare, draft.line);
     draft.line.flies = bare.flies;
     return;

@@ -2,6 +2,7 @@ import { type ItemState, type Spread, type Draft, coloursSoFar, sizesSoFar, ask 
 import type { Stretch } from "../stretch";
 import { type Quantity, dozensText } from "../quantity";
 import type { ReadLine } from "../types";
+import { inRatio } from "./ratio";
 
 const SHARED =
   /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?(?: between| across| over| among)?|(?:split|divided)(?:,?\s(?:evenly|equally))?(?: between| across| over| among(?:st)?)?|(?:in )?equal(?:ly| parts| amounts| numbers| quantities| shares)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
@@ -90,13 +91,14 @@ export function spread(
   s.goneThrough = goneOn(s, line, s.spreadBefore);
   s.before = line;
   const after = quantity?.at[1] ?? line.at[0];
-  const inTurn = quantity?.inTurn;
+  const inTurn = quantity?.inTurn ?? sharedInRatio(draft, count, after);
   const isInTurn = inTurn !== undefined && inTurn.length === count && [all, variants].some((of) => of.length === count);
   if (inTurn && !isInTurn)
     ask(line, "quantity", [after, after], { code: "SHARED_HOW", details: { words: sizes?.words ?? "", count } }, []);
   if (count === 1) return [line];
   const flies = line.flies;
-  if (how === undefined || flies === undefined) {
+  if (draft.ratio && !isInTurn) return [line];
+  if ((how === undefined && !draft.ratio) || flies === undefined) {
     if (flies !== undefined) askShared(line, after, count, all.length > 1 ? (sizes?.words ?? "") : namesOf(draft));
     return [line];
   }
@@ -116,6 +118,14 @@ export function spread(
     ...(isInTurn && { flies: inTurn[i] ?? share }),
     ...(i > 0 && { understood: [], doubts: [] }),
   }));
+}
+
+/** “6 dz 12/14/16, 3:2:1”: how many flies of each; asked where they cannot be shared so. */
+function sharedInRatio({ line, ratio }: Draft, count: number, after: number): number[] | undefined {
+  if (!ratio || line.flies === undefined) return undefined;
+  const shares = ratio.parts.length === count ? inRatio(line.flies, ratio) : undefined;
+  if (!shares) ask(line, "quantity", [after, after], { code: "NOT_SHARED", details: { flies: line.flies, count } }, []);
+  return shares;
 }
 
 const namesOf = ({ colours, forms = [] }: Draft): string =>
