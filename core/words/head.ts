@@ -84,6 +84,8 @@ const shareOfBody =
 const colouredPart = /^([a-z]+)\s+(tail|tag|throat|butt|body|thorax|wings?|shellback)\s*(?:[,:]|of)\s/;
 const ofABead =
   /^\d[\d.,]*\s*mm\b|\b\d[.,]\d\b|\b(?:beads?|tungsten|brass|slotted|gold|copper|silver|nickel|glass|cone)\b/;
+/** “bd: flat gold tinsel”: no bead is of that. */
+const wound = /\b(?:tinsel|floss|wool|fur|dubbing|herl|chenille|yarn|wire|quill|braid|silk|thread)\b/;
 const coatsBehind =
   /^(?:(?:\d|an?|one|two|three|thin|clear|light)\s+)*(?:coats?|layers?)\b|^(?:uv|resin|varnish|epoxy|lacquer)\b/;
 
@@ -252,7 +254,7 @@ function signedHead(rest: string, counted: number): LineHead | undefined {
   // “Cover: 2 coats of resin” covers the fly, not the thorax.
   const isCoat = m[2] === "cover" && coatsBehind.test(rest.slice(m[0].length));
   // “bd: fur from the bend” is a body that was cut short.
-  const isBody = m[2] === "bd" && !ofABead.test(rest.slice(m[0].length));
+  const isBody = m[2] === "bd" && (!ofABead.test(rest.slice(m[0].length)) || wound.test(rest.slice(m[0].length)));
   const word = isCoat ? "finish" : isBody ? "body" : (m[2] ?? "");
   const separator = m[0].slice((m[1] ?? "").length + word.length).trim();
   // “Head, lacquered” is no list; “Finish, whip 4 turns” is.

@@ -82,7 +82,7 @@ const shapes: [string, DubbedShape][] = [
     "cigar",
   ],
   [
-    "(?:as\\s+|into\\s+|in\\s+)?(?:a\\s+)?(?:round\\s+|small\\s+|tight\\s+|neat\\s+|little\\s+)*(?:ball|hump|lump)(?:[- ]shaped?)?(?:\\s+of)?|(?:round(?!\\s+(?:the\\s+)?(?:wings?|post|eyes?|legs?|bend|shank|hook|base|roots?)\\b)|bulbous)",
+    "(?!(?:\\w+\\s+){0,3}ball\\s+of\\s+(?:it|the\\s+same)\\b)(?:as\\s+|into\\s+|in\\s+)?(?:a\\s+)?(?:round\\s+|small\\s+|tight\\s+|neat\\s+|little\\s+)*(?:ball|hump|lump)(?:[- ]shaped?)?(?:\\s+of)?|(?:round(?!\\s+(?:the\\s+)?(?:wings?|post|eyes?|legs?|bend|shank|hook|base|roots?)\\b)|bulbous)",
     "ball",
   ],
 ];

@@ -61,7 +61,7 @@ const wholeFeather = /\bwhole\s+feathers?\b/gi;
 const heldByTurns =
   /\b(?:by|with|using|under)\s+(?:\d+|[a-z]+)\s+(?:(?:tight|firm|good|hard|more|thread|x|cross(?:ed)?)\s+)*(?:turns?|wraps?)\b(?!\s+of\s+(?!the\s+thread|thread|silk))/gi;
 
-const WRAPS = `(?:\\d[\\d.½]*|${NUMBER_WORD})\\s+wraps?`;
+const WRAPS = `(?:\\d[\\d.½]*|${NUMBER_WORD})\\s+(?:wraps?|turns?)`;
 const wrapsLast = new RegExp(`,\\s*(?:about\\s+|just\\s+)?${WRAPS}\\s*(?:[.;]|$)`, "i");
 const wrapsAhead = new RegExp(
   `^\\W*(?:(?:about|just|only)\\s+)?${WRAPS}\\s+(?:of\\s+)?(?!(?:the\\s+)?(?:thread|silk)\\b)`,
@@ -90,6 +90,8 @@ const slidOver =
 const aTuft =
   /^[^;.]*?(?:^|[,:\s])(?:an?|one)\s+(?:(?:small|short|little|sparse|good|tiny|fluffy)\s+)*(?:tuft|bunch|bundle|wisp)\s+of\b/i;
 
+/** Pieces that lie across the shank, one beside the other. */
+export const tiedAcross = /\b(?:tied|knotted|lashed|laid)\s+(?:on\s+|down\s+)?(?:cross-?\s?wise|crossways|across)\b/i;
 /** Lead that is lashed down in pieces, and not wound. */
 const liesAlong =
   /\balong\s+(?:each|both|the|either)\s+sides?\b|\b(?:along|on|onto|to)\s+the\s+(?:top|underside|bottom)\b|\b(?:lashed|tied|bound)\s+(?:down\s+)?on\s+top\b|\bon\s+top\s+of\s+the\s+(?:shank|hook)\b/i;
@@ -110,6 +112,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   if (form === "flash" && /\bstrands?\b/i.test(text) && !windWords.test(text)) return "lay";
   // “Body: tan foam, bound along the top in four segments”: what is bound down along the hook is not wound.
   if (role === "body" && form === "stretch body" && (boundAlong.test(text) || isSegmented.test(text))) return "lay";
+  // “8 strands of yarn, each 3 cm, tied crosswise along the shank”: a piece beside the other, and none goes round.
+  if (role === "body" && form === "yarn" && tiedAcross.test(text)) return "lay";
   // “Pearl mesh tubing over the shank, tied down at both ends”: it is slid on.
   if (form === "tinsel" && slidOver.test(text)) return "lay";
   // What is wound is only laid where it waits to be.
@@ -142,7 +146,8 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   if (form === "hackle" && (role === undefined || role === "hackle" || role === "collar") && wrapsLast.test(text))
     return "wind";
   // “Legs: 3 wraps of partridge”: so many of a feather are its turns.
-  if (form === "hackle" && (role === "legs" || role === "throat") && wrapsAhead.test(text)) return "wind";
+  if (form === "hackle" && (role === "legs" || role === "throat") && (wrapsAhead.test(text) || wrapsLast.test(text)))
+    return "wind";
   if (
     role !== undefined &&
     laidRoles.has(role) &&

@@ -60,7 +60,7 @@ export function kindOfTold(
 const beneath = /^(?!.*\b(?:turns?|wraps?|wound|wind)\b).*\b(?:at|as|for)\s+(?:the|a)\s+(?:throat|beard)\b/;
 
 const fibresASide =
-  /^(?!.*\b(?:turns?|wraps?|wound|wind)\b).*\b(?:fib(?:re|er)s|barbs|hairs)\s+(?:(?:on|at|to)\s+)?(?:a|each|per|either|both)\s+sides?\b/;
+  /^(?!.*\b(?:turns?|wraps?|wound|wind)\b).*\b(?:fib(?:re|er)s|barbs)\s+(?:(?:on|at|to)\s+)?(?:a|each|per|either|both)\s+sides?\b/;
 
 const spunHair =
   /^\W*(?:(?:and|then|now|next)\s+)*(?:spin|flare)\s+(?:(?:on|in|up)\s+)?(?:an?|another|some|two|three|four|the|\d)\b(?!.*\b(?:loop|dubbing|thread|silk)\b).*\b(?:deer|elk|caribou|antelope|roe|hair)\b/u;

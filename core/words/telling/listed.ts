@@ -1,3 +1,4 @@
+import { tiedAcross } from "../clauses";
 import { formSaid } from "../description";
 import type { Reading } from "../reading";
 import type { Telling } from "../bench";
@@ -134,6 +135,19 @@ export function tieListed(t: Telling, object: Meant): void {
   const liesAlong = object.form === "stretch body" && boundAlong.test(words);
   if (object.form === "stretch body" && told.kind === "lay" && isSegmented.test(t.text.slice(told.at))) {
     said.liesAlong = true;
+    if (said.from === undefined) said.laid ??= { from: { fraction: USUAL_FRONT }, to: { landmark: "bend" } };
+  }
+  if (role === "body" && object.form === "yarn" && told.kind === "lay" && tiedAcross.test(words)) {
+    Object.assign(said, { liesAlong: true, attitude: said.attitude ?? "sides" } satisfies Told["said"]);
+    if (said.amount === undefined && said.count === undefined)
+      t.line.asks.push({
+        at: [told.at, told.end],
+        sentence: "How many pieces lie across the shank? Say “8 strands, each 30 mm”.",
+        answers: [],
+      });
+    // So long is each piece, from side to side.
+    if (said.pieceMm !== undefined) said.shown ??= { mm: said.pieceMm };
+    delete said.pieceMm;
     if (said.from === undefined) said.laid ??= { from: { fraction: USUAL_FRONT }, to: { landmark: "bend" } };
   }
   if (waitsToBeWound(role, object.form) && role !== "rib" && !said.liesAlong && !liesAlong)

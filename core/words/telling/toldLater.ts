@@ -100,7 +100,8 @@ function isAbout(r: Reading, t: Told, { role, material, isOfFibres }: Named): bo
   // “Tie in the partridge as a beard”, of what a list called legs.
   if (t.role !== undefined) return beneath.has(role) && beneath.has(t.role) && meansIt;
   // “Dub from the bend”; what is dubbed between the eyes, or in front of the wing, is none of the body.
-  const beside = t.said.there && "part" in t.said.there ? t.said.there.part : undefined;
+  const place = t.said.there ?? t.said.from ?? t.said.begin;
+  const beside = place && "part" in place ? place.part : undefined;
   if (role === "body" && t.verb === "dub" && !t.description && !t.refers) return !aheadOfBody.has(beside ?? "");
   return meansIt;
 }

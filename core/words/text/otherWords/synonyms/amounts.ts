@@ -312,4 +312,15 @@ export const amounts: readonly Rule[] = [
     `${BEGINNING}(?:pick|pull|tease)\\s+(?:out|off)(?=\\s+an?\\s+(?:bit|little|small\\s+(?:pinch|bit|amount)|pinch)\\s+of\\s)`,
     "take",
   ),
+  // Pieces that are tied in across the shank, one beside the other.
+  said(
+    ["pieces of", "lengths of", "bits of"],
+    `(${A_COUNT})\\s+(?:pieces|lengths|bits)\\s+of\\s+(\\d+(?:[.,]\\d+)?\\s*(?:mm|cm))(?=[^;]*\\b(?:crosswise|crossways|across))`,
+    "$1 strands, each $2",
+  ),
+  said(
+    ["pieces of", "lengths of", "bits of"],
+    `(${A_COUNT})\\s+(\\d+(?:[.,]\\d+)?\\s*(?:mm|cm))\\s+(?:pieces|lengths|bits)\\s+of\\s+((?:[\\p{L}-]+\\s+){0,3}(?:yarn|wool))(?=[^;]*\\b(?:crosswise|crossways|across))`,
+    "$1 strands of $3, each $2,",
+  ),
 ];

@@ -112,4 +112,10 @@ export const roundWings: readonly Rule[] = [
     "",
   ),
   said(["top"], "(?<=^\\W*)top(?=\\s*[:=]\\s)", "topping"),
+  // What is tied across, piece by piece, is pulled over nothing.
+  said(
+    ["crosswise", "crossways"],
+    "(?<=^\\W*)(?:carapace|shell|back)(?=\\s*[:=–-][^;]*\\b(?:yarn|wool)\\b[^;]*\\bcross(?:wise|ways))",
+    "body",
+  ),
 ];

@@ -310,4 +310,9 @@ export const lengths: readonly Rule[] = [
     "(?<=\\bpalmered\\s+(?:down\\s+|along\\s+|for\\s+)*)the\\s+(?:whole\\s+|full\\s+)?(?:length\\s+of\\s+the\\s+(?:body|abdomen)|body\\s+length)(?=\\s*(?:[,.;]|$|in\\b))",
     "along the body",
   ),
+  said(
+    ["of the shank back"],
+    "(?<=\\b(?:tied|set|mounted|bound|wraps|turns)\\s+(?:\\p{L}+\\s+){0,4}?)(an?\\s+(?:third|quarter|fifth)|one\\s+(?:third|quarter|fifth)|two\\s+(?:thirds|fifths)|1\\/[345])\\s+of\\s+the\\s+shank\\s+(?:back|behind\\s+the\\s+eye)(?=\\s*(?:[,.;]|$))",
+    "at $1 of the shank",
+  ),
 ];
