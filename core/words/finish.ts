@@ -58,8 +58,11 @@ export function finishSaid(said: Said, kind: Kind, { role, form }: Pick<StepCont
   // So many slips of a feather are no fibres: how wide each is has to be said.
   const isOfFeather = said.isSlips && (form === "feather fibre" || form === "quill" || form === "hackle");
   const isOfBunches = said.bunches !== undefined && said.count === said.bunches && !said.perSide;
-  if (said.count !== undefined && kind === "lay" && said.amount === undefined && !isOfFeather && !isOfBunches)
-    countIsAmount(said, form);
+  if (said.count !== undefined && kind === "lay" && said.amount === undefined && !isOfFeather && !isOfBunches) {
+    // “Wing buds of grey duck, one each side”: of a quill they are slips, of a width that has to be said.
+    if (form === "quill") said.isSlips = true;
+    else countIsAmount(said, form);
+  }
 }
 
 /** Turns, pieces and sizes of what is wound. */
