@@ -323,4 +323,17 @@ export const amounts: readonly Rule[] = [
     `(${A_COUNT})\\s+(\\d+(?:[.,]\\d+)?\\s*(?:mm|cm))\\s+(?:pieces|lengths|bits)\\s+of\\s+((?:[\\p{L}-]+\\s+){0,3}(?:yarn|wool))(?=[^;]*\\b(?:crosswise|crossways|across))`,
     "$1 strands of $3, each $2,",
   ),
+  // “Olive fur mixed with a third of yellow”: so many parts of the one to one of the other.
+  ...[
+    ["half", 1],
+    ["third", 2],
+    ["quarter", 3],
+    ["fifth", 4],
+  ].map(([share, parts]) =>
+    said(
+      ["mixed with"],
+      `(\\p{L}+)\\s+(fur|dubbing|seal's\\s+fur|seal|wool)\\s+mixed\\s+with\\s+(?:about\\s+)?(?:an?\\s+)?${share}\\s+(?:of\\s+)?(\\p{L}+)(?:\\s+\\2)?(?=\\s*(?:[,.;]|$))`,
+      `$2, ${parts} parts $1 to 1 part $3`,
+    ),
+  ),
 ];

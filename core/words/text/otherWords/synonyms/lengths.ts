@@ -315,4 +315,15 @@ export const lengths: readonly Rule[] = [
     "(?<=\\b(?:tied|set|mounted|bound|wraps|turns)\\s+(?:\\p{L}+\\s+){0,4}?)(an?\\s+(?:third|quarter|fifth)|one\\s+(?:third|quarter|fifth)|two\\s+(?:thirds|fifths)|1\\/[345])\\s+of\\s+the\\s+shank\\s+(?:back|behind\\s+the\\s+eye)(?=\\s*(?:[,.;]|$))",
     "at $1 of the shank",
   ),
+  said(["hook's gap", "hook gap", "hook’s gap"], "hook(?:['’]s)?\\s+gape?(?!\\p{L})", "gape"),
+  said(
+    ["reach"],
+    "(?:the\\s+)?fib(?:re|er)s\\s+(?:stroked|swept|brushed|drawn)\\s+back\\s+(?:so\\s+(?:that\\s+)?they\\s+(?:just\\s+)?|to\\s+)reach(?=\\s+the\\s+(?:bend|barb|point))",
+    "fibres to reach",
+  ),
+  said(
+    ["like a tent", "like a roof"],
+    "(?:rolled|folded|laid|set)\\s+(?:a?round|over)\\s+the\\s+(?:body|back)\\s+like\\s+an?\\s+(?:tent|roof)",
+    "tent-shaped over the body",
+  ),
 ];

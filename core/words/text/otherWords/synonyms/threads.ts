@@ -104,4 +104,5 @@ export const threads: readonly Rule[] = [
     "(?<=\\bthread(?!\\p{L})[^;.]*?),?\\s+(?:in|like|as\\s+round\\s+as)\\s+an?\\s+ball(?=\\s*(?:[,.;]|$))",
     "",
   ),
+  said(["cover hook", "cover shank"], "(?<=^\\W*)cover\\s+(?=(?:hook|shank)\\s+with\\s)", "cover the "),
 ];
