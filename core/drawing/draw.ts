@@ -1,9 +1,10 @@
 import { landmarksOf, placeAt, type HookGeometry, type Landmark } from "../hooks";
-import type { ComposedFly, FlyStep } from "../fly";
+import { isAcross, type ComposedFly, type FlyStep } from "../fly";
 import type { StepResult } from "../tying";
 import { Bodies } from "./body";
 import { Covers } from "./cover";
 import { Fibres } from "./fibres";
+import { Across } from "./across";
 import { Hackles } from "./hackle";
 import { Hard } from "./hard";
 import { HookLine, hookShapes } from "./hook";
@@ -43,6 +44,7 @@ class Drafter {
   private readonly bodies: Bodies;
   private readonly covers: Covers;
   private readonly fibres: Fibres;
+  private readonly across: Across;
   private readonly hackles: Hackles;
   private readonly hard: Hard;
   private readonly measures: Measure[] = [];
@@ -58,6 +60,7 @@ class Drafter {
     this.bodies = new Bodies(this.pen, fly.tied);
     this.covers = new Covers(this.pen, this.bodies);
     this.fibres = new Fibres(this.pen);
+    this.across = new Across(this.pen);
     this.hackles = new Hackles(this.pen, this.bodies);
     this.hard = new Hard(this.pen, this.bodies);
     this.thread = fly.parts.find((p) => p.role === "thread")?.material.colour;
@@ -186,6 +189,10 @@ class Drafter {
       if (!hanging && attitude === "over") return this.covers.lay(step, result);
       if (!countedWhenWound) this.bodies.inside(step, result);
       return;
+    }
+    if (isAcross(step.step, step.role)) {
+      const half = this.bodies.diameter(result, (result.from + result.to) / 2) / 2;
+      return this.across.lay(step, layerOf(step), { from: result.from, to: result.to, half, shown });
     }
     // A tail leaves the fly at its rear, whichever way it then points.
     const x = attitude === "back" || step.role === "tail" ? result.to : result.from;

@@ -480,4 +480,20 @@ describe("each part like itself", () => {
     expect(range(0)).toBeGreaterThan(12);
     expect(range(1)).toBeLessThan(0.4 * range(0));
   });
+  test("pieces tied across the shank make a body all along their zone, above and below it", () => {
+    const of = (to: object) => {
+      const across = laid({ strands: 8, folded: false }, "sides", { from: { fraction: 0.3 }, to, shown: { mm: 20 } });
+      const ps = draw(withPart("yarn", "body", across))
+        .shapes.filter((s) => s.step === "x")
+        .flatMap(points);
+      return { xs: ps.map((p) => p[0]), ys: ps.map((p) => p[1]) };
+    };
+    const width = ({ xs }: { xs: number[] }) => Math.max(...xs) - Math.min(...xs);
+    const long = of(bend);
+    expect(width(long)).toBeGreaterThan(1.5 * width(of({ fraction: 0.4 })));
+    // Seen from the side they are short: nothing stands off as far as a piece is long.
+    const tall = Math.max(...long.ys) - Math.min(...long.ys);
+    expect(tall).toBeGreaterThan(3);
+    expect(tall).toBeLessThan(20);
+  });
 });

@@ -52,6 +52,20 @@ const tail = (amount: LayAmount, more: object = {}): RecipeStep => ({
   ...more,
 });
 
+describe("pieces of yarn tied across the shank", () => {
+  const across = (from: object): RecipeStep =>
+    ({ ...tail({ strands: 8, folded: false }, { shown: { mm: 30 }, attitude: "sides" }), from }) as RecipeStep;
+  const grossOf = (role: Role, from: object): number =>
+    compose(across(from), part("x", role, "yarn")).steps.find((s) => s.id === "x")?.grossMm ?? NaN;
+
+  test("are each as long as they are from side to side, however far along the hook they lie", () => {
+    expect(grossOf("body", { fraction: 0.3 })).toBeCloseTo(30);
+    expect(grossOf("body", { fraction: 0.9 })).toBeCloseTo(30);
+  });
+  test("of another part what is bound along the hook comes to it", () =>
+    expect(grossOf("legs", { fraction: 0.3 })).toBeGreaterThan(32));
+});
+
 describe("feathers that serve one fly", () => {
   const feather = { usable: 75, grip: 20, perMm: 1.8, span: 40, sides: 2, unusable: 0.1 };
   const soft = cabinet(["soft", "stiff", { feather: { ...feather, soft: true } }]);

@@ -6,6 +6,7 @@ import { stretched, type StepResult, type Strand, type TyingStep } from "../../t
 import { layAmount, type Laid } from "../amount";
 import type { FlyContext } from "../context";
 import { rootOf } from "../lengths";
+import { isAcross } from "../liesAlong";
 import { strandFor } from "../strands";
 import type { FlyStep } from "../types";
 
@@ -25,7 +26,7 @@ const HELD_OVER = 10;
 /** A part bound down along the shank: how long it shows, how much of it, and what leaves the drawer. */
 export function resolveLay(c: FlyContext, step: LayStep, flyStep: FlyStep): TyingStep {
   const material = c.material(step);
-  const bound = c.span(step);
+  const bound = isAcross(step, c.roleOf(step)) ? 0 : c.span(step);
   const shown = step.shown ? c.lengths.mm(step.shown, rootOf(step, c.hook, c.beadMm)) : 0;
   guard("shown", shown, bounds.shownMm);
   guard("trimmed butts", step.trimMm, bounds.trimMm);
