@@ -71,4 +71,10 @@ export const weights: readonly Rule[] = [
     "(?<=^\\W*(?:weight|lead)(?!\\p{L})[^;]*\\b(?:turns|wraps)\\s+of\\s+)(0?\\.0\\d{1,2})(?:\\s*(?:in|inch))?(?=\\s*(?:[,;]|\\.?\\s*$))",
     "$1 lead wire",
   ),
+  // “Eyes: 4 mm black mono”: melted to balls, as eyes of it are.
+  said(
+    ["mono"],
+    "(?<=^\\W*eyes\\s*[:=–-]\\s*(?:(?:an?|one|two|2|pair\\s+of)\\s+)*(?:\\d+(?:[.,]\\d+)?\\s*mm\\s+)(?:\\p{L}+\\s+){0,2})mono(?:filament)?(?=\\s*(?:[,.;]|$))",
+    "mono eyes",
+  ),
 ];
