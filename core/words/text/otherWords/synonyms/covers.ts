@@ -118,4 +118,9 @@ export const roundWings: readonly Rule[] = [
     "(?<=^\\W*)(?:carapace|shell|back)(?=\\s*[:=–-][^;]*\\b(?:yarn|wool)\\b[^;]*\\bcross(?:wise|ways))",
     "body",
   ),
+  said(
+    ["rear", "back,", "front"],
+    `${HACKLE}(${A_COUNT})\\s+(?:turns?\\s+)?(?:rear|(?:at\\s+the\\s+)?back),?\\s+(?:and\\s+)?(${A_COUNT})\\s+(?:turns?\\s+)?(?:at\\s+the\\s+)?front(?=\\s*(?:[,.;]|$))`,
+    "$1 turns behind the wing and $2 in front",
+  ),
 ];

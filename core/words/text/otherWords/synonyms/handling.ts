@@ -261,4 +261,21 @@ export const handling: readonly Rule[] = [
     "",
   ),
   said(["stood up"], "(?<=^\\W*wings?\\s*[:=–-][^.]*)stood\\s+up(?!\\s+(?:with|by)(?!\\p{L})|right)", "upright"),
+  said(["split in pairs", "split into pairs"], "split\\s+in(?:to)?\\s+pairs", "split"),
+  said(["bullet of"], "(?<=^\\W*head\\s*[:=–-]\\s*)(?:an?\\s+)?bullet\\s+of(?=\\s+\\p{L})", ""),
+  said(
+    ["pick the", "picking the"],
+    "(?<=^\\W*(?:legs|hackle)\\s*[:=–-]\\s*)pick\\s+the\\s+((?:\\p{L}+\\s+){1,2})out(?!\\p{L})",
+    "pick out the $1",
+  ),
+  said(
+    ["lying back along"],
+    "(?<=^\\W*(?:\\d{1,2}\\s+)?(?:antennae|feelers|horns)(?!\\p{L})[^.;]*)(?:lying|laid|swept)\\s+back(?:wards?)?\\s+(?:along|over)\\s+the\\s+(?:body|back)",
+    "pointing back",
+  ),
+  said(
+    ["side of the eyes"],
+    "(?<=\\bone\\s+(?:on\\s+)?(?:each|either)\\s+side)\\s+of\\s+the\\s+eyes(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
 ];

@@ -77,4 +77,5 @@ export const weights: readonly Rule[] = [
     "(?<=^\\W*eyes\\s*[:=–-]\\s*(?:(?:an?|one|two|2|pair\\s+of)\\s+)*(?:\\d+(?:[.,]\\d+)?\\s*mm\\s+)(?:\\p{L}+\\s+){0,2})mono(?:filament)?(?=\\s*(?:[,.;]|$))",
     "mono eyes",
   ),
+  said(["black nickel"], "black\\s+nickel(?!\\p{L})", "black"),
 ];
