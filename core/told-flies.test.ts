@@ -126,7 +126,6 @@ describe("flies as tiers tell them", () => {
         "409-hook-wide-gape-size-6: PLACE_NOT_THERE",
         "41-quill-dry: PLACE_NOT_THERE",
         "420-big-pike-streamer-tied-on-6-0: HOOK_SIZE_TOO_FAR",
-        "442-sedge-pupa-number-12-curved-ho: LENGTH_LEAVES_NOTHING",
         "443-tying-notes-breakwater-shrimp: ZONE_BEYOND_PROFILE",
         "446-materials: MATERIAL_UNKNOWN",
         "465-1-hook-6-0-pike-single-thread-: HOOK_SIZE_TOO_FAR",
