@@ -77,5 +77,10 @@ export const weights: readonly Rule[] = [
     "(?<=^\\W*eyes\\s*[:=–-]\\s*(?:(?:an?|one|two|2|pair\\s+of)\\s+)*(?:\\d+(?:[.,]\\d+)?\\s*mm\\s+)(?:\\p{L}+\\s+){0,2})mono(?:filament)?(?=\\s*(?:[,.;]|$))",
     "mono eyes",
   ),
-  said(["black nickel"], "black\\s+nickel(?!\\p{L})", "black"),
+  // A hook may be of it as well.
+  said(
+    ["black nickel"],
+    "(?<=^\\W*(?:\\d{1,2}\\s+)?(?:bead|cone)(?!\\p{L}).*)black\\s+nickel|black\\s+nickel(?=\\s+(?:tungsten\\s+|brass\\s+)?(?:bead|cone)(?!\\p{L}))",
+    "black",
+  ),
 ];
