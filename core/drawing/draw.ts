@@ -1,5 +1,5 @@
 import { landmarksOf, placeAt, type HookGeometry, type Landmark } from "../hooks";
-import { isAcross, type ComposedFly, type FlyStep } from "../fly";
+import type { ComposedFly, FlyStep } from "../fly";
 import type { StepResult } from "../tying";
 import { Bodies } from "./body";
 import { Covers } from "./cover";
@@ -190,7 +190,8 @@ class Drafter {
       if (!countedWhenWound) this.bodies.inside(step, result);
       return;
     }
-    if (isAcross(step.step, step.role)) {
+    // A body that stands to both sides is of pieces that are tied across the shank.
+    if (step.role === "body" && attitude === "sides") {
       const half = this.bodies.diameter(result, (result.from + result.to) / 2) / 2;
       return this.across.lay(step, layerOf(step), { from: result.from, to: result.to, half, shown });
     }

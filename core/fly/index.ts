@@ -5,7 +5,6 @@ export * from "./kept";
 export { onReadyHooks } from "./minutes";
 export { cutLength, noodleDensities, wrapsOfHold } from "./steps";
 export { rootOf } from "./lengths";
-export { isAcross } from "./liesAlong";
 export * from "./proportions";
 export * from "./room";
 export * from "./coats";
