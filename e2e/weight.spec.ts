@@ -7,7 +7,7 @@ import { gzipSync } from "node:zlib";
 type Manifest = Record<string, { file: string; imports?: string[]; isEntry?: boolean }>;
 const dist = join(import.meta.dirname, "../web/dist");
 const manifest = JSON.parse(readFileSync(join(dist, ".vite/manifest.json"), "utf8")) as Manifest;
-const MOST_KB = 250;
+const MOST_KB = 252;
 
 /** All files that come with some, one after another. */
 function withImports(...sources: string[]): Set<string> {
