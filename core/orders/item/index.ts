@@ -120,7 +120,8 @@ export class ItemReader implements ItemState {
     const halves = takeHalves(stretch, draft);
     if (halves) draft.formSaid = true;
     if (halves) line.form = halves[0].id;
-    draft.ratio = takeRatio(stretch);
+    // Where each number is told there is nothing left to share.
+    if (!quantity?.inTurn) draft.ratio = takeRatio(stretch);
     const part = stretch.take(A_PART_EACH);
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
     const isInShares = part !== undefined || isShared(stretch);

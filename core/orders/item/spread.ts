@@ -91,7 +91,7 @@ export function spread(
   s.goneThrough = goneOn(s, line, s.spreadBefore);
   s.before = line;
   const after = quantity?.at[1] ?? line.at[0];
-  const inTurn = quantity?.inTurn ?? sharedInRatio(draft, count, after);
+  const inTurn = quantity?.inTurn ?? sharedInRatio(draft, count, how, after);
   const isInTurn = inTurn !== undefined && inTurn.length === count && [all, variants].some((of) => of.length === count);
   if (inTurn && !isInTurn)
     ask(line, "quantity", [after, after], { code: "SHARED_HOW", details: { words: sizes?.words ?? "", count } }, []);
@@ -120,10 +120,15 @@ export function spread(
   }));
 }
 
-/** “6 dz 12/14/16, 3:2:1”: how many flies of each; asked where they cannot be shared so. */
-function sharedInRatio({ line, ratio }: Draft, count: number, after: number): number[] | undefined {
+/** “6 dz 12/14/16, 3:2:1”: how many flies of each; asked where they cannot be shared so, or so many are of each. */
+function sharedInRatio(
+  { line, ratio }: Draft,
+  count: number,
+  how: "each" | "shared" | undefined,
+  after: number,
+): number[] | undefined {
   if (!ratio || line.flies === undefined) return undefined;
-  const shares = ratio.parts.length === count ? inRatio(line.flies, ratio) : undefined;
+  const shares = ratio.length === count && how !== "each" ? inRatio(line.flies, ratio) : undefined;
   if (!shares) ask(line, "quantity", [after, after], { code: "NOT_SHARED", details: { flies: line.flies, count } }, []);
   return shares;
 }
