@@ -116,7 +116,7 @@ function onBoth(t: Telling): boolean {
 }
 
 /** “Coat with thin resin and cure”: of nothing that is named. */
-const bareCoat = /^(?:(?:varnish|lacquer|coat|seal|cement)(?:ed)?|(?:varnish|lacquer|coat)\s+over)\s+(?:with|in)\b/;
+const bareCoat = /^(?:varnish|lacquer|coat|seal|cement)(?:ed)?(?:\s+over)?\s+(?:with|in)\b/;
 /** Whether anything else is tied before the head: then it is no coat of that. */
 const goesOn = (bench: Telling["bench"]): boolean =>
   bench

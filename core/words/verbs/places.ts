@@ -3,7 +3,7 @@ import type { Place } from "../../hooks";
 import type { Bench, Telling } from "../bench";
 import type { LengthRule, RecipeStep, Role } from "../../recipe";
 import { lastBody } from "./lastBody";
-import { alongShank } from "../settle";
+import { alongShank, THORAX_REAR } from "../settle";
 import { HERE, JOINT, OF_STUFF, shifted } from "../text/place";
 import type { Said } from "../said";
 
@@ -44,7 +44,7 @@ export const settlePlaces = (t: Telling): void => settleParts(t.told.said, t, t.
 const placeToCome: Record<string, Record<PartPlace["end"], Place>> = {
   // “Palmered down to the tail”, of a fly that has none, or none yet: as far as one would be tied in.
   tail: { rear: { landmark: "bend" }, middle: { landmark: "bend" }, front: { landmark: "bend" } },
-  thorax: { rear: { fraction: 0.35 }, middle: { fraction: 0.2 }, front: { eyeLengths: 1.1 } },
+  thorax: { rear: { fraction: THORAX_REAR }, middle: { fraction: 0.2 }, front: { eyeLengths: 1.1 } },
 };
 
 /** In front of a tail is where it is tied in: its butts under the body are no place. */

@@ -5,10 +5,10 @@ import { alongShank } from "../settle";
 /** The recipe says itself whether the feather is soft. */
 const isTold =
   /\b(?:soft|stiff|dry|wet|hen|cock|rooster|saddle|cape|neck|webby|partridge|grouse|starling|snipe|game|genetic)\b/u;
-/** So often a soft feather is not wound. */
-const MANY_TURNS = 4;
+/** So often a soft feather is not wound, and no hackle behind the body. */
+export const MANY_TURNS = 4;
 /** What is tied in so far behind, in shanks, is palmered from there. */
-const AT_THE_BEND = 0.85;
+export const AT_THE_BEND = 0.85;
 
 /**
  * “A brown hackle”, where the cabinet has a soft one and a stiff one in brown: a dry fly, a palmer and many turns are

@@ -1,3 +1,4 @@
+import { AT_THE_BEND, MANY_TURNS } from "./stiffness";
 import { isSame } from "../../numeric";
 import type { Place } from "../../hooks";
 import { isColour } from "../../materials";
@@ -501,15 +502,12 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
 }
 
 const HACKLE_FRONT_EYES = 1.2;
-/** A hackle that is tied in further back than this, in shanks, with so many turns at the least, is palmered. */
-const AT_THE_REAR = 0.85;
-const LEAST_PALMERED = 4;
 /** “Hackle: furnace, tied in at the tail, 5 turns” goes forward over the body; two or three turns stay there. */
 function palmeredFromBehind(said: Said): void {
   const tiedInAt = said.tieIn?.at;
   const isPlaced = (said.from ?? said.to ?? said.there ?? said.begin ?? said.end) !== undefined;
-  if (isPlaced || said.stacked || !tiedInAt || alongShank(tiedInAt) < AT_THE_REAR) return;
-  if ((said.rule?.turns ?? 0) >= LEAST_PALMERED) said.palmered ??= true;
+  if (isPlaced || said.stacked || !tiedInAt || alongShank(tiedInAt) < AT_THE_BEND) return;
+  if ((said.rule?.turns ?? 0) >= MANY_TURNS) said.palmered ??= true;
 }
 
 /** “Tied in at the tail”, as a list said, and “wind the hackle forward”: over all of the body, from there. */
