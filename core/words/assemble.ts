@@ -1,3 +1,4 @@
+import { deepCopy } from "./copy";
 import type { HookWanted } from "../hooks";
 import type { Material } from "../materials";
 import { emptyRecipe, type Recipe, type ToldLine } from "../recipe";
@@ -18,12 +19,11 @@ export function assemble(r: Reading): Recipe {
   // What no line was about before is none of the lines' to take away.
   const told = new Set(was.steps.flatMap((s) => s.component ?? []));
   for (const c of was.components)
-    if (!told.has(c.id) && c.role !== "finish" && !components.some((x) => x.id === c.id))
-      components.push(structuredClone(c));
+    if (!told.has(c.id) && c.role !== "finish" && !components.some((x) => x.id === c.id)) components.push(deepCopy(c));
   // The finish of a recipe that says none in its words keeps its product.
   for (const id of coats) {
     const own = was.components.find((c) => c.id === id);
-    if (own && !components.some((c) => c.id === id)) components.push(structuredClone(own));
+    if (own && !components.some((c) => c.id === id)) components.push(deepCopy(own));
   }
   const sizes = bench.facts.sizes ?? was.sizes;
   const rank = new Map(was.components.map((c, i) => [c.id, i]));

@@ -1,3 +1,4 @@
+import { deepCopy } from "./copy";
 import { lettersOf } from "./letters";
 import { withoutPlural } from "../numeric";
 import type { HookWanted, Place } from "../hooks";
@@ -460,7 +461,7 @@ export class Bench {
         (before === undefined && this.was?.components.some((c) => c.id === n && c.role !== role) === true),
     );
     const fresh: Component = before
-      ? structuredClone(before)
+      ? deepCopy(before)
       : {
           id,
           role,

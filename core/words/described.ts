@@ -1,3 +1,4 @@
+import { deepCopy } from "./copy";
 import {
   chenilleAcross,
   codeFor,
@@ -16,12 +17,24 @@ import type { NounForm } from "./lexicon/nouns";
 
 const LEAD = 11.34;
 const LEAD_FREE = 7.3;
-const figure = (text: string, unit: RegExp): number | undefined => {
-  const part = new RegExp(`(\\d+)\\/(\\d+)\\s*(?:${unit.source})`, "i").exec(text);
-  if (part) return Number(part[1]) / Number(part[2]);
-  const m = new RegExp(`(\\d+(?:[.,]\\d+)?|\\.\\d+)\\s*(?:${unit.source})`, "i").exec(text);
-  return m ? Number((m[1] ?? "").replace(",", ".")) : undefined;
-};
+/** The figure that stands ahead of a unit. */
+function figureOf({ source }: RegExp): (text: string) => number | undefined {
+  const fraction = new RegExp(`(\\d+)\\/(\\d+)\\s*(?:${source})`, "i");
+  const decimal = new RegExp(`(\\d+(?:[.,]\\d+)?|\\.\\d+)\\s*(?:${source})`, "i");
+  return (text) => {
+    const part = fraction.exec(text);
+    if (part) return Number(part[1]) / Number(part[2]);
+    const m = decimal.exec(text);
+    return m ? Number((m[1] ?? "").replace(",", ".")) : undefined;
+  };
+}
+const millimetres = figureOf(/mm\b/);
+const inches = figureOf(/in(?:ch)?\b|"/);
+const thousandths = figureOf(/thou(?:sandths?)?\b/);
+const deniers = figureOf(/den(?:ier)?\b|d\b|dt\b/);
+const millimetresThick = figureOf(/mm\s+thick/);
+const millimetresOfStrip = figureOf(/mm\s+(?:wide|strips?)\b/);
+const millimetresWide = figureOf(/mm\s+(?:wide|thick|across)\b/);
 const GAUGES = /\b(extra fine|finest|fine|small|medium|large|extra large)\b/i;
 const BEAD_LENGTH = 0.85;
 const PLASTIC = 1.2;
@@ -65,7 +78,7 @@ export function described(text: string, means: NounForm, taken: (code: string) =
   const colour = colourIn(name);
   const plain: Material = {
     ...newMaterial(codeFor(name, means.form, taken), name, means.form),
-    ...structuredClone(means.figures ?? {}),
+    ...deepCopy(means.figures ?? {}),
     ...(colour && { colour: colour.seen, colourName: colour.name }),
   };
   if (means.form === "weight wire") {
@@ -79,7 +92,7 @@ export function described(text: string, means: NounForm, taken: (code: string) =
 }
 
 function sizedAs(m: Material, name: string): Material {
-  const mm = figure(name, /mm\b/) ?? inMm(figure(name, /in(?:ch)?\b|"/));
+  const mm = millimetres(name) ?? inMm(inches(name));
   switch (m.form) {
     case "bead":
     case "eyes": {
@@ -92,10 +105,7 @@ function sizedAs(m: Material, name: string): Material {
     }
     case "thread": {
       const number = /\b(\d+\/0)\b/.exec(name)?.[1];
-      const denier =
-        figure(name, /den(?:ier)?\b|d\b|dt\b/) ??
-        (number === undefined ? undefined : denierOfNumber(number)) ??
-        bareDenier(name);
+      const denier = deniers(name) ?? (number === undefined ? undefined : denierOfNumber(number)) ?? bareDenier(name);
       const bare = /(?:^|\s)(0?\.\d{1,3})\b/.exec(name)?.[1];
       const across = /mono|nylon/i.test(name)
         ? (mm ?? (bare === undefined ? undefined : bareThickness(bare)))
@@ -105,7 +115,7 @@ function sizedAs(m: Material, name: string): Material {
     }
     case "weight wire":
     case "wire": {
-      const thou = figure(name, /thou(?:sandths?)?\b/);
+      const thou = thousandths(name);
       const bare = thou === undefined ? /(?:^|\s)0?(\.\d{1,3})\b/.exec(name)?.[1] : `.${String(thou).padStart(3, "0")}`;
       const width = mm ?? (bare === undefined ? widthOfLine(name) : bareWidth(bare, m.form));
       return ofWidth(m, width);
@@ -119,10 +129,7 @@ function sizedAs(m: Material, name: string): Material {
     case "tinsel":
     case "rubber":
     case "yarn":
-      return ofWidth(
-        m,
-        figure(name, /mm\s+(?:wide|thick|across)\b/) ?? (mm !== undefined && mm <= WIDEST_STRAND_MM ? mm : undefined),
-      );
+      return ofWidth(m, millimetresWide(name) ?? (mm !== undefined && mm <= WIDEST_STRAND_MM ? mm : undefined));
     default:
       return m;
   }
@@ -147,11 +154,10 @@ const WIDEST_CHENILLE = 8;
 /** Foam is told by how thick its sheet is, a strip of all else by how wide it is cut. */
 function sheetOf(m: Material, name: string, mm: number | undefined): Material {
   if (!m.strand || mm === undefined) return m;
-  const thick = figure(name, /mm\s+thick/);
-  const wide =
-    figure(name, /mm\s+(?:wide|strips?)\b/) ?? (thick === undefined && !/\bfoam\b/i.test(name) ? mm : undefined);
+  const thick = millimetresThick(name);
+  const wide = millimetresOfStrip(name) ?? (thick === undefined && !/\bfoam\b/i.test(name) ? mm : undefined);
   // “5 mm strip of 2 mm foam”: how wide it is cut, and how thick the sheet.
-  const sheet = figure(name.replace(/\d+(?:[.,]\d+)?\s*mm\s+(?:wide|strips?)\b/i, ""), /mm\b/);
+  const sheet = millimetres(name.replace(/\d+(?:[.,]\d+)?\s*mm\s+(?:wide|strips?)\b/i, ""));
   const thickness = thick ?? (/\bfoam\b/i.test(name) ? sheet : undefined);
   return {
     ...m,

@@ -3,6 +3,7 @@ import { isColour } from "../materials";
 import { nounMeans } from "./description";
 import { modifiers } from "./lexicon/nouns";
 import { PARTS, roleOfWord } from "./lexicon/parts";
+import { remembered } from "./remembered";
 import { verbAt } from "./verbs";
 
 /** How a line begins: what counts it, and the part that it is about. */
@@ -111,8 +112,13 @@ function isStuffAlone(words: string): boolean {
 const isNoun = (words: string): boolean => nounMeans(words) !== undefined;
 const isKind = (all: readonly string[]): boolean => all.every((w) => modifiers.has(w) || isColour(w));
 
-/** @param text one line in small letters with plain signs */
-export function headOf(text: string): LineHead {
+/**
+ * How a line begins.
+ *
+ * @param text one line in small letters with plain signs
+ */
+export const headOf: (text: string) => Readonly<LineHead> = remembered(headIn);
+function headIn(text: string): LineHead {
   // A line may be set in, and a number that only counts it is blanked out.
   const counted = numbering.exec(text)?.[0].length ?? text.length - text.trimStart().length;
   const rest = text.slice(counted);

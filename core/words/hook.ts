@@ -9,6 +9,7 @@ import {
 } from "../hooks";
 import type { SizeSpan } from "../recipe";
 import { readWanted } from "./hookWanted";
+import { remembered } from "./remembered";
 
 /** A hook of the room, as far as reading needs it. */
 export interface KnownHook extends Omit<HookModel, "rows" | "landmarks"> {
@@ -81,7 +82,8 @@ function asList(row: string): string {
 
 /** “size 12 (also 14 and 16)” */
 const alsoIn = /\s*[(,]\s*(?:also|and\s+also|or)\s+(?:in\s+)?(?=#?\d)/g;
-function sizesIn(text: string): { sizes: SizeSpan; at: [number, number][] } | undefined {
+const sizesIn = remembered(sizesAt);
+function sizesAt(text: string): { sizes: SizeSpan; at: [number, number][] } | undefined {
   const clean = sizesInFigures(text.replace(alsoIn, (m) => ",".padEnd(m.length)))
     .replace(inARow, asList)
     .replace(steps, (m) => " ".repeat(m.length))

@@ -1,4 +1,5 @@
 import { MOST_STEPS, type HookEye, type HookSteps, type HookWanted } from "../hooks";
+import { remembered } from "./remembered";
 import { readNumber } from "./text/number";
 
 /** What a text says of a hook beside its model and its sizes, and where it says so. */
@@ -74,7 +75,8 @@ const finish =
  * What is said of a hook in the words that tell which it is.
  * @param text those words only, in small letters
  */
-export function readWanted(text: string): WantedSaid {
+export const readWanted: (text: string) => Readonly<WantedSaid> = remembered(wantedIn);
+function wantedIn(text: string): WantedSaid {
   let wanted: HookWanted = {};
   const at: WantedSaid["at"] = [];
   let left = text;

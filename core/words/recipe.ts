@@ -1,3 +1,4 @@
+import { deepCopy } from "./copy";
 import { type RecipeContext, type RecipeReading, type Reading, type RecipeLine, lineOf } from "./reading";
 import { Bench, type LineNotes } from "./bench";
 import { inOneForm } from "./text/oneForm";
@@ -17,7 +18,7 @@ import { LoopLines } from "./loopLines";
 import { plain } from "./parse";
 import { remembered } from "./remembered";
 import { scan } from "./scan";
-import { indexOf, scanned } from "./scanned";
+import { indexOf, scanned, scannedAndJoined } from "./scanned";
 import { withoutNumbers, asList, withoutContractions, numberLength, isListInOne } from "./telling/spoken";
 import { inOwnMeasures } from "./ownMeasures";
 import { ribsOverAll, waitsToBeWound } from "./verbs";
@@ -152,7 +153,7 @@ class RecipeReader implements Reading {
       this.bench.facts = { hookModel, sizes, family: hook?.family };
     }
     const hook = context.was?.components.find((c) => c.role === "hook");
-    this.bench.components.push(hook ? structuredClone(hook) : { id: "hook", role: "hook", material: [] });
+    this.bench.components.push(hook ? deepCopy(hook) : { id: "hook", role: "hook", material: [] });
   }
 
   read(): RecipeReading {
@@ -230,10 +231,22 @@ class RecipeReader implements Reading {
   }
 
   told(i: number): Told[] {
+    return (this.scanned[i] ??= this.loops.told(i) ?? scanned(this.plain[i] ?? "", this.headsOf(i), this.scanContext));
+  }
+
+  /** The clauses of a line as they are told, those that belong together as one. */
+  private joined(i: number): Told[] {
+    const text = this.plain[i] ?? "";
+    const all = this.loops.told(i)
+      ? joined(this.told(i), text)
+      : scannedAndJoined(text, this.headsOf(i), this.scanContext);
+    return inTurn(all, text, this.scanContext);
+  }
+
+  /** Of “body and thorax: hare” there are two. */
+  private headsOf(i: number): LineHead[] {
     const head = this.heads[i] as LineHead;
-    const as = (own: LineHead): Told[] => scanned(this.plain[i] ?? "", own, this.scanContext);
-    return (this.scanned[i] ??=
-      this.loops.told(i) ?? [head, ...(head.also ? [{ ...head, ...head.also }] : [])].flatMap(as));
+    return head.also ? [head, { ...head, ...head.also }] : [head];
   }
 
   notesOf(i: number): LineNotes {
@@ -280,7 +293,7 @@ class RecipeReader implements Reading {
     this.bench.ahead = this.rolesAfter(i);
     this.bench.isBodyAlone = this.bodyAlone ??= isBodyAlone(this, this.allPulls());
     const same = ofSameStuff(this, i);
-    const told = same ?? this.withTaken(i, inTurn(joined(this.told(i), text), text, this.scanContext));
+    const told = same ?? this.withTaken(i, this.joined(i));
     if (head.ahead && told[0]) this.tellAhead(told[0], text, head);
     if (this.loops.tellsOnly(i)) return;
     const finish = this.bench.finish;
@@ -390,8 +403,8 @@ class RecipeReader implements Reading {
     const line = this.line(i);
     const { bench } = this;
     const component = this.context.was?.components.find((c) => c.id === step.component);
-    if (component && !bench.component(component.id)) bench.components.push(structuredClone(component));
-    bench.keep(structuredClone(step), i, component?.role, bench.formOf(component));
+    if (component && !bench.component(component.id)) bench.components.push(deepCopy(component));
+    bench.keep(deepCopy(step), i, component?.role, bench.formOf(component));
     line.steps.push(step.id);
     line.marks = [{ at: [0, line.text.length], kind: "known" }];
     line.components = component ? [component.id] : [];

@@ -1,3 +1,4 @@
+import { deepCopy } from "./copy";
 import { isTiedInLine } from "./taken";
 import { formTold, type Told } from "./told";
 
@@ -64,10 +65,10 @@ function shareTurns(text: string, all: Told[]): void {
     // “4 turns each, one brown, one grizzly”: of the second as many.
     const isEachAhead =
       /\b(?:turns?|wraps?)\s+each\b/.test(text.slice(t.at, t.end)) && t.said.rule?.turns !== undefined;
-    if (isEachAhead && !(next.said.rule ?? next.said.around)) next.said.rule = structuredClone(t.said.rule);
+    if (isEachAhead && !(next.said.rule ?? next.said.around)) next.said.rule = deepCopy(t.said.rule);
     if (t.said.rule || t.said.around || !(next.said.rule ?? next.said.around)) return;
     if (!/\btogether\b|\beach\b|\band\s+(?:one|an?)\s/.test(text.slice(t.at, next.end))) return;
-    t.said = { ...structuredClone(next.said), ...t.said };
+    t.said = { ...deepCopy(next.said), ...t.said };
   });
 }
 

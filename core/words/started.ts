@@ -1,3 +1,4 @@
+import { deepCopy } from "./copy";
 import type { Place } from "../hooks";
 import type { Bench } from "./bench";
 import { shifted, STARTED } from "./text/place";
@@ -18,7 +19,7 @@ export function settleStart(value: unknown, start: Place = USUAL): void {
   if ("part" in value && value.part === STARTED) {
     const { plus } = value as Partial<Place>;
     for (const key of Object.keys(value)) delete (value as Record<string, unknown>)[key];
-    Object.assign(value, structuredClone(plus ? shifted(start, plus) : start));
+    Object.assign(value, deepCopy(plus ? shifted(start, plus) : start));
     return;
   }
   for (const v of Object.values(value)) settleStart(v, start);

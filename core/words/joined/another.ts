@@ -1,3 +1,4 @@
+import { deepCopy } from "../copy";
 import type { Told } from "../told";
 
 const another =
@@ -13,7 +14,7 @@ export const withAnotherOne = (all: Told[], text: string): Told[] =>
     const understood = [{ at, end }];
     return {
       ...before,
-      said: structuredClone(before.said),
+      said: deepCopy(before.said),
       verb: "tie in",
       understood,
       kept: [],

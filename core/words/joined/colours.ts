@@ -1,3 +1,4 @@
+import { deepCopy } from "../copy";
 import { isColour } from "../../materials";
 import type { Description } from "../description";
 import { isShadedColour, stuffOf } from "../named";
@@ -47,9 +48,9 @@ function ofThatColour(t: Told, at: Span, n: number | undefined, colour: string):
   if (n === undefined || !amount || stuff === "" || !form || !("fibres" in amount || "strands" in amount)) return [t];
   const own = { ...t, rest: t.rest.filter((r) => r.at < at.at) };
   const more: Told = {
-    ...structuredClone(t),
+    ...deepCopy(t),
     description: { ...at, text: `${colour} ${stuff}`, means: { form } },
-    said: { ...structuredClone(t.said), amount: "fibres" in amount ? { fibres: n } : { ...amount, strands: n } },
+    said: { ...deepCopy(t.said), amount: "fibres" in amount ? { fibres: n } : { ...amount, strands: n } },
     understood: [at],
     kept: [],
     loose: [],
@@ -127,7 +128,7 @@ export const withBothColours = (all: Told[], text: string): Told[] =>
     const isOfBoth = isEach || (isHackles && (t.kind === "wind" || isPair));
     if (!description || !isOfBoth || description.exact || !areColours || !isTwo) return [t];
     const of = (colour: string): Told => {
-      const own = structuredClone(t);
+      const own = deepCopy(t);
       if (isPair && amount) own.said.amount = { feathers: 1 };
       // “Two hackles, brown and grizzly”: of each there is one.
       if (t.kind === "wind" && own.said.count === 2) delete own.said.count;

@@ -1,3 +1,4 @@
+import { deepCopy } from "../copy";
 import { formSaid } from "../description";
 import { isShadedColour, stuffOf } from "../named";
 import { wordsOf, type Span, type Told } from "../told";
@@ -27,7 +28,7 @@ function isTwo({ said: { amount, count } }: Told): boolean {
 
 /** One of them, of the same stuff in a colour of its own. */
 function inColour(t: Told, colour: string): Told {
-  const own = structuredClone(t);
+  const own = deepCopy(t);
   const { amount: _amount, count: _count, ...said } = own.said;
   const form = formSaid(t.description);
   return {
@@ -70,6 +71,6 @@ function withAlike(all: Told[], text: string): Told[] {
     const isBeside =
       next?.description && /^\W*(?:(?:and|one|an?|1)\W+)*$/.test(text.slice(t.description?.end, next.description.at));
     if (!next || !areWound || !isBare || !isBeside || next.verb !== undefined || next.role !== t.role) return t;
-    return { ...t, said: { ...structuredClone(next.said), ...t.said } };
+    return { ...t, said: { ...deepCopy(next.said), ...t.said } };
   });
 }

@@ -1,3 +1,4 @@
+import { deepCopy } from "../copy";
 import { shareOfShank } from "../clauses/common/zone";
 import { isShadedColour, stuffOf } from "../named";
 import type { Span, Told } from "../told";
@@ -24,9 +25,9 @@ function shareOf(t: Told, at: Span, text: string): Told | undefined {
   if (share === undefined || !form || !ofBodies.has(form) || stuff === "" || !isShadedColour(colour)) return undefined;
   const zone = shareOfShank(text, at.at)?.value;
   if (!zone) return undefined;
-  const { there: _there, begin: _begin, end: _end, ...said } = structuredClone(t.said);
+  const { there: _there, begin: _begin, end: _end, ...said } = deepCopy(t.said);
   return {
-    ...structuredClone(t),
+    ...deepCopy(t),
     at: at.at,
     end: at.end,
     description: { at: at.at + share.length, end: at.end, text: `${colour} ${stuff}`, means: { form } },

@@ -1,3 +1,4 @@
+import { deepCopy } from "../copy";
 import { isColour } from "../../materials";
 import { formSaid } from "../description";
 import { isShadedColour, stuffOf } from "../named";
@@ -29,7 +30,7 @@ function onTopOfThat(t: Told, text: string): Told[] | undefined {
     { ...t, said, rest: t.rest.filter((r) => r !== other) },
     {
       ...t,
-      said: structuredClone(said),
+      said: deepCopy(said),
       understood: [other],
       kept: [],
       loose: [],
@@ -84,7 +85,7 @@ export const withTopAndBelow = (told: Told[], text: string): Told[] =>
     if (!where || (description && (stuff === "" || form === undefined))) return [t];
     const rest = t.rest.filter((r) => r !== other);
     const own: Told = { ...t, said: { ...t.said, round: where[0] }, rest };
-    const said = { ...structuredClone(t.said), round: where[1] };
+    const said = { ...deepCopy(t.said), round: where[1] };
     const words = text.slice(other.at, other.end).trim();
     return [
       own,

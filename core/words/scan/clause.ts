@@ -1,3 +1,4 @@
+import { deepCopy } from "../copy";
 import { formSaid } from "../description";
 import { type Told, type ScanContext, looseLeft } from "../told";
 import { type Head, listedAt } from "./heads";
@@ -151,15 +152,6 @@ function readOn(clause: ClauseAt, begun: Told, begin: number, behind: VerbSpan |
     place = next.end;
   }
   return close(told, to);
-}
-
-/** What was said is plain data: copied by hand, as that is done at every comma and a general clone takes its time. */
-function deepCopy<T>(value: T): T {
-  if (Array.isArray(value)) return value.map((v: unknown) => deepCopy(v)) as T;
-  if (value === null || typeof value !== "object") return value;
-  const copy: Record<string, unknown> = {};
-  for (const [key, v] of Object.entries(value)) copy[key] = deepCopy(v);
-  return copy as T;
 }
 
 export const copyOf = (t: Told): Told => ({

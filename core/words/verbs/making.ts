@@ -1,3 +1,4 @@
+import { deepCopy } from "../copy";
 import { bodyEnds } from "./lastBody";
 import { isSame } from "../../numeric";
 import type { Telling, Waiting } from "../bench";
@@ -45,7 +46,7 @@ export function make(
   const { bench, line, told } = t;
   const { component, role, form } = object;
   // What was read is shared by all that read the same words: what is made of it is its own.
-  const said = structuredClone(spoken);
+  const said = deepCopy(spoken);
   const where = more.where ?? ([told.at, told.end] as const);
   complete(said, kind, object, t, more.where);
   const isRuleSaid = said.rule !== undefined;
@@ -275,7 +276,7 @@ export function withDeclared(t: Telling, component: Component | undefined, said:
   const declared = component && t.bench.declared.get(component.id);
   if (!declared) return said;
   declared.used = true;
-  return { ...structuredClone(declared.said), ...said };
+  return { ...deepCopy(declared.said), ...said };
 }
 
 /** “Wind to the bend and back to the thorax”: a second layer, from the one end as far as there. */
