@@ -13,6 +13,7 @@ import {
 import { beadMass } from "../tying";
 import { mmOf } from "../units";
 import { leadSaid } from "./lead";
+import { remembered } from "./remembered";
 import type { NounForm } from "./lexicon/nouns";
 
 const LEAD = 11.34;
@@ -66,6 +67,16 @@ const ownThread = /^((?:tying\s+)?(?:thread|silk))\s*[,(-]\s*(?:i|we|it|mine|thi
 
 /** A material that was only described, with the nominal figures of its form and what its words say of its size. */
 export function described(text: string, means: NounForm, taken: (code: string) => boolean): Material {
+  const known = uncoded.get(means) ?? remembered((words) => withoutCode(words, means));
+  uncoded.set(means, known);
+  const material = deepCopy(known(text));
+  return { ...material, code: codeFor(material.name, means.form, taken) };
+}
+
+/** What each meaning of a noun has been described as: all but its code, which depends on those that are taken. */
+const uncoded = new WeakMap<NounForm, (text: string) => Material>();
+
+function withoutCode(text: string, means: NounForm): Material {
   const name = text
     .replace(/\s+/g, " ")
     .replace(/^(?:the|a|an)\s+/i, "")
@@ -77,7 +88,7 @@ export function described(text: string, means: NounForm, taken: (code: string) =
     .slice(0, 80);
   const colour = colourIn(name);
   const plain: Material = {
-    ...newMaterial(codeFor(name, means.form, taken), name, means.form),
+    ...newMaterial("", name, means.form),
     ...deepCopy(means.figures ?? {}),
     ...(colour && { colour: colour.seen, colourName: colour.name }),
   };

@@ -125,6 +125,7 @@ const ofLaying: readonly Finish[] = [
   ownFigure,
   slipsOnEitherSide,
   levelByHand,
+  noSlipsOfHair,
   ofEach,
   ofMeasure,
   oneOnEitherSide,
@@ -150,7 +151,7 @@ function stripIsOne(said: Said, _: StepContext["role"], form: StepContext["form"
   said.amount = { strands: 1, folded: false };
 }
 /** “slips of grey quill, 2.5 mm”, “white bucktail, 2 mm”: a quill's own figure is its width, a bunch's how thick. */
-function ownFigure(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
+export function ownFigure(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
   const { shown, amount } = said;
   // “Two pairs of starling slips, 3 mm”: so wide is each.
   const areSlips = (said.isSlips || form === "quill") && amount !== undefined && arePairs(amount);
@@ -172,6 +173,10 @@ function slipsOnEitherSide(said: Said): void {
   if (!amount || !("slipWidth" in amount) || count <= 2 || count % 2 !== 0) return;
   said.amount = { ...amount, layers: count / 2 };
   delete said.count;
+}
+/** “A collar of deer hair, 7 mm wide”: nobody cuts slips of hair; how much of it there is, is not said. */
+function noSlipsOfHair(said: Said, _: StepContext["role"], form: StepContext["form"]): void {
+  if (form === "hair" && said.amount && "slipWidth" in said.amount) delete said.amount;
 }
 /** What hair is stacked for, fibres on a stem are drawn level for. */
 function levelByHand(said: Said, _: StepContext["role"], form: StepContext["form"]): void {

@@ -31,10 +31,11 @@ const WIDEST = 8;
 
 /** “Paired slips, 2.5 mm, to the end of the tail”: of two figures the small one is how much it is. */
 export function thicknessBefore({ told, text, at }: Here): undefined {
-  const { shown, amount } = told.said;
+  const { shown, amount, isSlips } = told.said;
   if (told.kind !== "lay" || amount || !shown || !("mm" in shown) || shown.mm > WIDEST) return;
   const form = formTold(told);
-  const is = form === undefined ? undefined : byThickness[form]?.(shown.mm);
+  const inSlips = form === "feather fibre" && isSlips ? "quill" : form;
+  const is = inSlips === undefined ? undefined : byThickness[inSlips]?.(shown.mm);
   if (!is || !lengthReaching(text, at)) return;
   told.said.amount = is;
   delete told.said.shown;

@@ -1,4 +1,5 @@
 import { headOf } from "../head";
+import { remembered } from "../remembered";
 import { nameOf } from "./headlines";
 import type { Part, Piece } from "./piece";
 import { unbroken } from "./unbroken";
@@ -43,7 +44,8 @@ interface Stretch {
   text: string;
 }
 
-function piecesOfLine(text: string): Stretch[] {
+const piecesOfLine = remembered(piecesIn);
+function piecesIn(text: string): readonly Stretch[] {
   const whole = [{ from: 0, text }];
   // Most lines end here; a line longer than any recipe is asked about as it is.
   if (text.length > LONGEST || !/[:=;|/•]|\.\s/.test(text)) return whole;

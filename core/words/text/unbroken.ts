@@ -12,8 +12,11 @@ const WIDEST = 110;
 const LONGEST = 300;
 /** Behind these words something must follow. */
 const openWords = "and|or|the|an?|of|to|with|from|by|for|as|than|is|are|into|onto|your|my|its|towards?";
-// “… as long as the hook is” is at its end.
-const open = new RegExp(`(?<![\\p{L}\\d])(?<!(?<!\\p{L})as\\s+the\\s+\\p{L}+\\s+(?=is$))(?:${openWords})$`, "u");
+// “… as long as the hook is”, “… where the hackles are” are at their end.
+const open = new RegExp(
+  `(?<![\\p{L}\\d])(?<!(?<!\\p{L})(?:as|where)\\s+the\\s+\\p{L}+\\s+(?=(?:is|are)$))(?:${openWords})$`,
+  "u",
+);
 /** What begins small behind a comma goes on as well. */
 const enumerating = /[,(&+]$/u;
 const numberOpen = /(?<![\p{L}\d/#])(?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|half|a\s+few)$/u;

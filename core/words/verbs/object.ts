@@ -77,13 +77,10 @@ const plume = /\b(?:feathers?|puffs?|plumes?)\b/;
 export function isPlumeAsCollar(said: Said, form: MaterialForm | undefined, name: string, bench: Bench): boolean {
   // “… and wind them together two turns”
   const turns = said.rule?.turns ?? (isWoundNext(bench) ? bench.toldLater()[0]?.said.rule?.turns : undefined);
-  return (
-    form === "feather fibre" &&
-    plume.test(name) &&
-    turns !== undefined &&
-    turns <= MOST_COLLAR_TURNS &&
-    lastBody(bench) !== undefined
-  );
+  if (form !== "feather fibre" || turns === undefined || turns > MOST_COLLAR_TURNS) return false;
+  // “Then 4 turns of marabou, tied in by the tip”, in front of a collar: one soft feather before another.
+  const isBeforeCollar = said.methods?.["hackle tied in"] === "tip" && bench.ofRole("collar") !== undefined;
+  return isBeforeCollar || (plume.test(name) && lastBody(bench) !== undefined);
 }
 
 const asParachute = /\bparachute\s+(?=hackles?\b)/;

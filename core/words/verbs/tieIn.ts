@@ -1,3 +1,4 @@
+import { ownFigure } from "../finish";
 import type { Told } from "../told";
 import type { Place } from "../../hooks";
 import { boundAlong, isBoundThere } from "./boundAlong";
@@ -310,6 +311,8 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
   const { role, form, component } = object;
   const isWound = waitsToBeWound(role, form) && !spoken.liesAlong;
   const said = { ...besideItsHost(t, object, spoken) };
+  // “2 mm, the same length”: so thick is the bunch.
+  if (said.sameLength !== undefined) ownFigure(said, role, form);
   asLongAsOthers(said, t);
   asLongAsUnder(said, t, object);
   if (isWound) boundWhereItWaits(said, t);

@@ -4,6 +4,24 @@ import { BEGINNING, said } from "./said";
 
 /** How many, and of what pieces. */
 export const amounts: readonly Rule[] = [
+  // “A bunch of marabou, about 3 mm squeezed”
+  said(
+    ["mm squeezed", "mm compressed", "mm pinched"],
+    "(\\d(?:[.,]\\d)?)\\s?mm\\s+(?:squeezed|compressed|pinched)(?:\\s+(?:tight|together|flat))?(?=\\s*(?:[,.;)]|$))",
+    "$1 mm thick",
+  ),
+  said(
+    [" thickness"],
+    "(?<=(?:dubbing|fur|body)[^.;]*,?\\s+)(?:of\\s+)?(slim|thin|medium|full)\\s+thickness(?=\\s*(?:[,.;]|$))",
+    "dubbed $1",
+  ),
+  // “Roe deer, 2.5 mm stack”
+  said(["mm stack"], "(\\d(?:[.,]\\d)?)\\s?mm\\s+stack(?=\\s*(?:[,.;]|$|of\\s|when\\s))", "$1 mm clump"),
+  said(
+    ["breath of"],
+    "(?:(?:merest|slightest|faintest|mere)\\s+)?\\bbreath\\s+of(?=\\s+(?:\\p{L}+\\s+){0,3}\\p{L}+)",
+    "trace of",
+  ),
   // “Two fibres of red hackle, one of black hackle”: one of those, and no whole feather.
   {
     has: ["one of ", "1 of "],

@@ -6,6 +6,21 @@ const COVER = "wing\\s?case|wing\\s?pads?|shell\\s?back|shell|back|cover|carapac
 
 /** What is pulled over, and what goes round a wing. */
 export const covers: readonly Rule[] = [
+  // “Pull over shellback, tie off”: it is what is pulled, and not what something is pulled over.
+  said(
+    [
+      "over shell",
+      "over wing",
+      "over the shell",
+      "over the wing",
+      "over back",
+      "over case",
+      "over the back",
+      "over the case",
+    ],
+    `${BEGINNING}(pull|fold|bring|draw|flip|lay|stretch)\\s+over\\s+(?:the\\s+)?(wing\\s?case|shell\\s?back|back|case)(?=\\s*(?:[,.;]|$|and\\b))`,
+    "$1 the $2 over",
+  ),
   said(
     ["breathers", "gills"],
     "(?<=^\\W*(?:breathers?|gills?)\\s*[:=–-][^;.]*,\\s+)(\\d+(?:[.,]\\d+)?\\s*mm),?\\s+(?:in\\s+front\\s+of|past|beyond|over)\\s+the\\s+eye(?=\\s*(?:[,.;]|$))",

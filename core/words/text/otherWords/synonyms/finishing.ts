@@ -3,10 +3,19 @@ import { A_COUNT, NUMBER_WORD } from "../../number";
 import { BEGINNING, said } from "./said";
 
 const COVER = "varnish|lacquer|cement|resin|head\\s+cement|epoxy|glue|superglue";
+const HACKLES =
+  "hackles?|cock|hen|saddles?|capes?|partridge|grouse|starling|snipe|woodcock|moorhen|coot|guinea\\s+fowl|jackdaw|badger|furnace|grizzl[ey]|ginger";
 const SHORTENED = "tail|wings?|throat|beard|shuck|legs|antennae|hackle|collar";
 
 /** What is done to what is there, and how a fly is finished. */
 export const finishing: readonly Rule[] = [
+  said(["tie off and finish"], "tie\\s+off\\s+and\\s+finish(?=\\s*(?:[,.;]|$))", "tie off and whip finish"),
+  said(["ribbed by"], "\\bribbed\\s+by(?=\\s+\\p{L})", "ribbed with"),
+  said(
+    ["clipped to the gape", "trimmed to the gape", "cut to the gape", "clipped to gape", "trimmed to gape"],
+    "(?<=\\b(?:clipped|trimmed|cut)\\s+to\\s+)(?:the\\s+)?gape(?:\\s+(?:width|length))?(?=\\s*(?:[,.;]|$))",
+    "the gape length",
+  ),
   // “Head: two coats black”: of that varnish.
   said(
     ["coats "],
@@ -99,6 +108,18 @@ export const finishing: readonly Rule[] = [
 
 /** How long a hackle's barbs are, and how it is tied in. */
 export const ofHackles: readonly Rule[] = [
+  // “Hackle: short orange cock”, “two turns of a longer hen hackle”: of what is wound the fibres are short or long.
+  said(
+    ["short", "long"],
+    `(?<=^\\W*(?:(?:front|body|head|rear)\\s+)?(?:hackle|collar)\\s*[:=–-]\\s*(?:an?\\s+|one\\s+)?|\\bpalmer(?:ed)?\\s+with\\s+an?\\s+|\\b(?:turns?|wraps?)\\s+of\\s+(?:an?\\s+|the\\s+)?)(short|long)(?:er|[-\\s]+fib(?:re|er)d)?\\s+((?:\\p{L}+\\s+){0,3}?(?:${HACKLES})(?:\\s+(?:cock|hen|saddle|cape))?(?:\\s+(?:hackles?|feathers?))?)(?!\\p{L})`,
+    "$2, $1 in the fibre",
+  ),
+  // “A soft hackle, partridge, two turns”: one, of that.
+  said(
+    ["soft hackle, "],
+    "soft\\s+hackle,\\s+(?:of\\s+)?((?:\\p{L}+\\s+)?(?:partridge|grouse|starling|snipe|woodcock|moorhen|coot|waterhen|guinea\\s+fowl|jackdaw))(?=\\s*(?:[,.;]|$))",
+    "$1 soft hackle",
+  ),
   said(
     ["stiff", "soft", "springy", "webby", "lively"],
     "(?<=^\\W*(?:(?:front|body)\\s+)?(?:hackle|collar)\\s*[:=–-].*,\\s+)(?:with\\s+)?(?:nice\\s+|good\\s+|very\\s+)?(stiff|soft|springy|webby|lively)\\s+(?:fib(?:re|er)s|barbs)(?=\\s*(?:[,.;]|$))",

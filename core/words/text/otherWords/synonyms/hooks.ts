@@ -3,6 +3,8 @@ import { said } from "./said";
 
 /** The line of the hook. */
 export const hooks: readonly Rule[] = [
+  said(["sz"], "(?<=^\\W*)sz\\.?\\s*(?=\\d{1,2}(?:\\/0)?(?!\\d))", "size "),
+  said(["longshank", "shortshank"], "(?<!\\p{L})(long|short)shank(ed)?(?!\\p{L})", "$1 shank$2"),
   said(["thru"], "(?<=\\d(?:\\/0)?)\\s+thru\\s+(?=#?\\d)", " to "),
   // “I do these on a 10 or a 12 wet”
   said(

@@ -1,8 +1,37 @@
-import type { Rule } from "../../leftOut";
+import { inPlace, type Rule } from "../../leftOut";
 import { BEGINNING, said } from "./said";
 
 /** How long, how far, and how it lies. */
 export const lengths: readonly Rule[] = [
+  // “White over green, all of a length, to the end of the tail”: the length of each is said behind.
+  said(
+    ["all of a length", "all of one length", "all the same length", "all equal", "both of a length"],
+    ",?\\s+(?:all|both)\\s+(?:of\\s+(?:a|one|the\\s+same)|the\\s+same)\\s+length(?=,\\s+(?:to|as|equal|just|reaching|=|level)(?!\\p{L}))",
+    "",
+  ),
+  // “Wing: poly, at 70%”: of a wing or hackle so much of the shank lies behind it.
+  {
+    has: ["%", "percent"],
+    written:
+      /(?<=^\W*(?:(?:parachute|front|main)\s+)?(?:wings?|posts?|hackles?|collar)(?!\p{L})[^.;]*\bat\s+)(5[1-9]|[67]\d|8[0-5])\s?(%|percent)(?:\s+(?:of\s+the\s+)?(?:shank|hook))?(?=\s*(?:[,.;]|$))/giu,
+    as: (m) => inPlace(m, `${100 - Number(m[1])}%`),
+  },
+  said(
+    ["mm short of the eye", "mm short of the bead"],
+    "(\\d{1,2}(?:[.,]\\d)?)\\s?mm\\s+short\\s+of\\s+the\\s+(eye|bead)(?!\\p{L})",
+    "$1 mm behind the $2",
+  ),
+  // “Belly: cream dubbing under the strip along the shank”: it is what lies there, and the strip is no part of it.
+  said(
+    ["under the strip", "under the hide", "under the skin", "underneath the strip"],
+    "(?<=^\\W*(?:belly|body|underbody)\\s*[:=–-][^.;]*(?:dubbing|fur|wool|chenille|yarn|floss))\\s+under(?:neath)?\\s+the\\s+(?:strip|hide|skin)(?!\\p{L})",
+    "",
+  ),
+  said(
+    ["top of the wing"],
+    "(?<=^\\W*(?:topping|flash)(?!\\p{L})[^.;]*?)(?:along|over)\\s+(?:the\\s+)?top\\s+of\\s+the\\s+wing(?=\\s*(?:[,.;]|$))",
+    "over the wing",
+  ),
   // “Body: red fur, leaving room for the head”: as far as that.
   said(
     ["room for"],

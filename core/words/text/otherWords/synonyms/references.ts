@@ -75,6 +75,11 @@ export const references: readonly Rule[] = [
     "tied in there",
   ),
   said(
+    ["in front another", "in front a second", "in front, another"],
+    "(?<=^\\W*(?:then\\s+|and\\s+)?)in\\s+front,?\\s+(?=(?:another|a\\s+second)\\s+(?:collar|bunch|clump)(?!\\p{L}))",
+    "in front of it ",
+  ),
+  said(
     ["in front"],
     "(?<=^\\W*(?:second|third)\\s+(?:hackle|collar)\\s*[:=–-][^.;]*\\s)in\\s+front(?=\\s*(?:[,.;]|$))",
     "in front of that",

@@ -1,9 +1,26 @@
-import type { Rule } from "../../leftOut";
+import { inPlace, type Rule } from "../../leftOut";
 import { A_COUNT, NUMBER_WORD } from "../../number";
 import { BEGINNING, said } from "./said";
 
 /** Beads, weight and eyes. */
 export const weights: readonly Rule[] = [
+  // “Take three turns of copper wire behind the eye as ballast”
+  said(
+    ["as ballast", "as weight", "for weight", "as a weight", "for ballast"],
+    `${BEGINNING}(?:take|wind|put|make|wrap|lay)\\s+((?:${A_COUNT})\\s+(?:turns|wraps)\\s+of\\s+[^.;,]*?\\b(?:wire|lead)(?!\\p{L})[^.;,]*?),?\\s+(?:as|for)\\s+(?:an?\\s+)?(?:ballast|weight)(?=\\s*(?:[.;,]|$))`,
+    "weight: $1",
+  ),
+  said(["ballast"], "(?<=\\b(?:to|over|behind|past|before|in\\s+front\\s+of)\\s+the\\s+)ballast(?!\\p{L})", "weight"),
+  // “Point oh two oh lead”
+  {
+    has: ["point oh", "point o ", "point zero"],
+    written: /\bpoint\s+(?:oh|o|zero)\s+(one|two|three)(?:\s+(oh|o|zero|five))?(?=\s+(?:lead|wire|weight|inch))/giu,
+    as: (m) => {
+      const tens: Record<string, string> = { one: "1", two: "2", three: "3" };
+      const last = m[2]?.toLowerCase() === "five" ? "5" : "0";
+      return inPlace(m, `.0${tens[(m[1] ?? "").toLowerCase()] ?? ""}${last}`);
+    },
+  },
   // “Tungsten bead 2,8”: so thick, and no two sizes.
   said(
     ["0,", "1,", "2,", "3,", "4,", "5,", "6,"],
