@@ -52,7 +52,7 @@ const SIZE = String.raw`\d{1,2}(?:\s?\/\s?0(?!\d))?(?:'?s|er)?(?![\p{L}\d%])`;
 const MARK = String.raw`(?:#|(?:sizes?|sz|nos?|nr|gr|(?:haken)?größen?|groessen?|hook)(?!\p{L})\.?:?)\s*#?`;
 const FREE = String.raw`(?<![\p{L}\d.,/#-])`;
 const list = new RegExp(
-  `${FREE}(?:${MARK})?(${SIZE}(?:\\s*(?:\\/|,|&|\\+|and|und|or)[\\s\uE000]*(?:(?<=\uE000\\s*)(?:in|on)\\s+)?#?${SIZE}|\\s+#\\s?${SIZE})+)`,
+  `${FREE}(?:${MARK})?(${SIZE}(?:\\s*(?:\\/|,|&|\\+|and|und|oder|or)[\\s\uE000]*(?:(?<=\uE000\\s*)(?:in|on)\\s+)?#?${SIZE}|\\s+#\\s?${SIZE})+)`,
   "iu",
 );
 /** “12s 14s 16s”, “12 14 16”: nothing between them, each a step above the one before. */
@@ -124,7 +124,7 @@ const isRow = (words: string[]): boolean =>
   words.every((w, i) => i === 0 || parseInt(w) === parseInt(words[i - 1] ?? "") + 2);
 
 const listed = (text: string): (string | undefined)[] =>
-  text.split(/\s*(?:\/(?!\s?0(?!\d))|,|&|\+|and|und|or)[\s\uE000]*(?:(?:in|on)\s+)?#?|\s+#\s?/i).map(sizeOf);
+  text.split(/\s*(?:\/(?!\s?0(?!\d))|,|&|\+|and|und|oder|or)[\s\uE000]*(?:(?:in|on)\s+)?#?|\s+#\s?/i).map(sizeOf);
 
 /** A marked size before a bare one; of bare numbers the first that the pattern comes in. */
 function takeOne(stretch: Stretch, fits: (size: string | undefined) => size is string): SizesRead | undefined {

@@ -82,6 +82,8 @@ export interface DoubtDetails {
   WHICH_PATTERN: Nothing;
   PATTERN_UNKNOWN: { words: string };
   WHICH_SIZE: { pattern?: string; from?: string; to?: string };
+  /** “12 or 14”: one of them is meant. */
+  SIZE_OR_OTHER: { words: string };
   SIZE_OUTSIDE: { pattern: string; size: string; from: string; to: string };
   SIZE_UNREADABLE: { words: string };
   WHICH_COLOUR: { pattern: string };

@@ -36,6 +36,7 @@ const sentences: Sentences<DoubtDetails> = {
   PATTERN_UNKNOWN: (d) => `No pattern is called “${d.words}”.`,
   WHICH_SIZE: (d) =>
     d.pattern === undefined ? "Which size?" : `Which size? ${d.pattern} is tied in ${d.from} to ${d.to}.`,
+  SIZE_OR_OTHER: (d) => `“${d.words}”: in which of them?`,
   SIZE_OUTSIDE: (d) => `${d.pattern} is tied in sizes ${d.from} to ${d.to}, not in ${d.size}.`,
   SIZE_UNREADABLE: (d) => `“${d.words}” is not a hook size. Write a number such as 14, or an aught size such as 2/0.`,
   WHICH_COLOUR: (d) => `Which colour of ${d.pattern}?`,

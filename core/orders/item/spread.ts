@@ -3,6 +3,7 @@ import type { Stretch } from "../stretch";
 import { type Quantity, dozensText } from "../quantity";
 import type { ReadLine } from "../types";
 import { inRatio } from "./ratio";
+import type { SizesRead } from "../sizes";
 
 const SHARED =
   /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?(?: between| across| over| among)?|(?:split|divided)(?:,?\s(?:evenly|equally))?(?: between| across| over| among(?:st)?)?|(?:in )?equal(?:ly| parts| amounts| numbers| quantities| shares)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
@@ -99,7 +100,9 @@ export function spread(
   const flies = line.flies;
   if (draft.ratio && !isInTurn) return [line];
   if ((how === undefined && !draft.ratio) || flies === undefined) {
-    if (flies !== undefined) askShared(line, after, count, all.length > 1 ? (sizes?.words ?? "") : namesOf(draft));
+    if (flies === undefined) return [line];
+    if (sizes && count === sizes.sizes.length && EITHER.test(sizes.words)) askWhichOf(line, sizes);
+    else askShared(line, after, count, all.length > 1 ? (sizes?.words ?? "") : namesOf(draft));
     return [line];
   }
   if (how === "shared" && flies % count !== 0) {
@@ -135,6 +138,15 @@ function sharedInRatio(
 
 const namesOf = ({ colours, forms = [] }: Draft): string =>
   (colours.length > 1 ? colours : forms).map((n) => n.name).join(", ");
+
+const EITHER = /(?<!\p{L})(?:or|oder)(?!\p{L})/u;
+/** “3 dz 12 or 14”: all of them in the one or in the other, or shared. */
+function askWhichOf(line: ReadLine, { at, words, sizes }: SizesRead): void {
+  ask(line, "size", at, { code: "SIZE_OR_OTHER", details: { words } }, [
+    ...sizes.map((size) => ({ label: `all in ${size}`, text: size })),
+    { label: "shared evenly", text: `${sizes.join("/")} shared evenly` },
+  ]);
+}
 
 function askShared(line: ReadLine, at: number, count: number, words: string): void {
   const flies = line.flies ?? 0;
