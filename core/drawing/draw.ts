@@ -190,8 +190,7 @@ class Drafter {
       if (!countedWhenWound) this.bodies.inside(step, result);
       return;
     }
-    // A body that stands to both sides is of pieces that are tied across the shank.
-    if (step.role === "body" && attitude === "sides") {
+    if (step.isAcross) {
       const half = this.bodies.diameter(result, (result.from + result.to) / 2) / 2;
       return this.across.lay(step, layerOf(step), { from: result.from, to: result.to, half, shown });
     }

@@ -88,6 +88,8 @@ export interface FlyStep {
   widthMm?: number;
   /** Of a bundle: how thick it is where it is bound, when it is round. */
   bundleMm?: number;
+  /** Its pieces are tied across the shank, each held at one spot. */
+  isAcross?: true;
   /** Of thread, where it is tied in, by the chosen way. */
   wraps?: number;
   /** Of a winding: clockwise, seen from the eye. The one normal form; shown from the tier's side. */

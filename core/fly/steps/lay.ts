@@ -26,7 +26,8 @@ const HELD_OVER = 10;
 /** A part bound down along the shank: how long it shows, how much of it, and what leaves the drawer. */
 export function resolveLay(c: FlyContext, step: LayStep, flyStep: FlyStep): TyingStep {
   const material = c.material(step);
-  const bound = isAcross(step, c.roleOf(step)) ? 0 : c.span(step);
+  if (isAcross(step, c.roleOf(step))) flyStep.isAcross = true;
+  const bound = flyStep.isAcross ? 0 : c.span(step);
   const shown = step.shown ? c.lengths.mm(step.shown, rootOf(step, c.hook, c.beadMm)) : 0;
   guard("shown", shown, bounds.shownMm);
   guard("trimmed butts", step.trimMm, bounds.trimMm);
