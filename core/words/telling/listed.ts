@@ -137,22 +137,26 @@ export function tieListed(t: Telling, object: Meant): void {
     said.liesAlong = true;
     if (said.from === undefined) said.laid ??= { from: { fraction: USUAL_FRONT }, to: { landmark: "bend" } };
   }
-  if (role === "body" && object.form === "yarn" && told.kind === "lay" && tiedAcross.test(words)) {
-    Object.assign(said, { liesAlong: true, attitude: said.attitude ?? "sides" } satisfies Told["said"]);
-    if (said.amount === undefined && said.count === undefined)
-      t.line.asks.push({
-        at: [told.at, told.end],
-        sentence: "How many pieces lie across the shank? Say “8 strands, each 30 mm”.",
-        answers: [],
-      });
-    // So long is each piece, from side to side.
-    if (said.pieceMm !== undefined) said.shown ??= { mm: said.pieceMm };
-    delete said.pieceMm;
-    if (said.from === undefined) said.laid ??= { from: { fraction: USUAL_FRONT }, to: { landmark: "bend" } };
-  }
+  if (role === "body" && object.form === "yarn" && told.kind === "lay" && tiedAcross.test(words)) liesAcross(t);
   if (waitsToBeWound(role, object.form) && role !== "rib" && !said.liesAlong && !liesAlong)
     return windNew(t, object, asWound(said));
   tellTieIn(t);
+}
+
+/** “8 strands of yarn, 3 cm, tied crosswise”: they lie along the body, one beside the other, and are not wound. */
+function liesAcross({ told, line }: Telling): void {
+  const { said } = told;
+  Object.assign(said, { liesAlong: true, attitude: said.attitude ?? "sides" } satisfies Told["said"]);
+  if (said.amount === undefined && said.count === undefined)
+    line.asks.push({
+      at: [told.at, told.end],
+      sentence: "How many pieces lie across the shank? Say “8 strands, each 30 mm”.",
+      answers: [],
+    });
+  // So long is each piece, from side to side.
+  if (said.pieceMm !== undefined) said.shown ??= { mm: said.pieceMm };
+  delete said.pieceMm;
+  if (said.from === undefined) said.laid ??= { from: { fraction: USUAL_FRONT }, to: { landmark: "bend" } };
 }
 
 const ofTube = /\b(?:tub(?:e|ing)|piping)\b/;
