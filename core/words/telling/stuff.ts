@@ -58,17 +58,20 @@ export function askMaterial(r: Reading, t: Telling, i: number): void {
   const rest = told.rest[0];
   const words = rest ? r.lines[i]?.slice(rest.at, rest.end).trim() : undefined;
   const role = told.role ?? "part";
+  // “Dunlin or other brown feather”: what goes on is no name, and with a noun behind it no better one.
+  const isCutOff = words !== undefined && /(?<!\p{L})(?:or|and)$/iu.test(words);
   line.asks.push({
     at: rest ? [rest.at, rest.end] : [told.at, told.end],
     sentence: words
       ? `What is “${words}”? Say what it is made of.`
       : `Of what ${isPlural(role) ? "are" : "is"} the ${role} tied?`,
-    answers: words
-      ? (nounsOfRole[role] ?? ["dubbing", "floss", "yarn"]).map((noun) => ({
-          label: `${words} ${noun}`,
-          text: `${words} ${noun}`,
-        }))
-      : [],
+    answers:
+      words && !isCutOff
+        ? (nounsOfRole[role] ?? ["dubbing", "floss", "yarn"]).map((noun) => ({
+            label: `${words} ${noun}`,
+            text: `${words} ${noun}`,
+          }))
+        : [],
   });
   if (rest) lineOf(r, i).marks.push({ at: [rest.at, rest.end], kind: "doubt" });
   told.rest = told.rest.slice(rest ? 1 : 0);

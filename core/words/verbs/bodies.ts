@@ -40,6 +40,13 @@ export function bodyOfLine({ bench, line }: Telling) {
   return isOwn ? step : undefined;
 }
 
+/** “Thorax: yarn with brown hen palmered through it”: the thorax of the same line, as far as that goes. */
+export function thoraxOfLine({ bench, line }: Telling) {
+  const last = bench.made.findLast((m) => m.line === line.number)?.step;
+  const isThorax = bench.component(last?.component)?.role === "thorax";
+  return isThorax && (last?.do === "wind" || last?.do === "dress") && last.to ? last : undefined;
+}
+
 /** “Body: herl, mid-shank to 2 mm behind the eye”: where a body begins, if nothing of it reaches the bend. */
 export function rearAhead(bench: Bench): Place | undefined {
   const rears = bodiesMade(bench).flatMap((step) => (step.to ? [rearOf(step)] : []));

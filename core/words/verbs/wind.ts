@@ -13,7 +13,7 @@ import { tellFinish } from "./finish";
 import { windsTag } from "./tag";
 import { HACKLE_IN_TURNS } from "./hackleInTurns";
 import { coverJustPulled, frontOf, ribOverCover, settlePlaces } from "./places";
-import { bodyBefore, bodyOfLine, coveredBy, palmerAlone, rearAhead, rearOf } from "./bodies";
+import { bodyBefore, bodyOfLine, coveredBy, palmerAlone, rearAhead, rearOf, thoraxOfLine } from "./bodies";
 import { lastBody, lastBodyOrTail } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
 import { lockedWithThread, windsOverWeight } from "./overWeight";
@@ -484,9 +484,10 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   if (covered) Object.assign(said, { from: covered.rear, to: covered.front });
   windsFromBehind(said, object, t.bench);
   beginsOnBody(said, object, t.bench);
-  const own = isHackle(object.role) && said.palmered && !isPlaced(said) ? bodyOfLine(t) : undefined;
+  const isPalmer = (isHackle(object.role) || object.form === "hackle") && said.palmered === true;
+  const own = isPalmer && !isPlaced(said) ? (thoraxOfLine(t) ?? bodyOfLine(t)) : undefined;
   if (own) Object.assign(said, { from: rearOf(own), to: frontOf(own.from, own.to) });
-  const front = (isHackle(object.role) || object.form === "hackle") && said.palmered ? ribbed(t.bench) : undefined;
+  const front = isPalmer ? ribbed(t.bench) : undefined;
   const post = said.roundPost ? postAt(t.bench) : undefined;
   if (post && !said.from && !said.begin && !said.end) said.there ??= post;
   if (front && !said.from && !said.begin && !said.end && !said.there)

@@ -114,6 +114,11 @@ export const ofHackles: readonly Rule[] = [
     `(?<=^\\W*(?:(?:front|body|head|rear)\\s+)?(?:hackle|collar)\\s*[:=–-]\\s*(?:an?\\s+|one\\s+)?|\\bpalmer(?:ed)?\\s+with\\s+an?\\s+|\\b(?:turns?|wraps?)\\s+of\\s+(?:an?\\s+|the\\s+)?)(short|long)(?:er|[-\\s]+fib(?:re|er)d)?\\s+((?:\\p{L}+\\s+){0,3}?(?:${HACKLES})(?:\\s+(?:cock|hen|saddle|cape))?(?:\\s+(?:hackles?|feathers?))?)(?!\\p{L})`,
     "$2, $1 in the fibre",
   ),
+  said(
+    ["body length palmered", "body-length palmered", "palmered body length"],
+    "(?<=\\s)(?:body[\\s-]length\\s+palmered|palmered\\s+body[\\s-]length)(?=\\s*(?:[,.;]|$))",
+    "palmered over the body",
+  ),
   // “A soft hackle, partridge, two turns”: one, of that.
   said(
     ["soft hackle, "],
