@@ -110,6 +110,7 @@ describe("flies as tiers tell them", () => {
         "1427-harbour-master: FIBRE_TOO_SHORT",
         "1449-chapel-hole-hare: MATERIAL_UNKNOWN",
         "1471-rail-yard-rabbit: ZONE_BEYOND_PROFILE",
+        "1526-cork-float-popper: PLACE_NOT_THERE",
         "156-ropewalk-streamer: LENGTH_RULE_UNRESOLVED",
         "160-hatch-hawthorn: ZONE_EMPTY",
         "166-weathercock: PLACE_NOT_THERE",

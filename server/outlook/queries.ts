@@ -43,5 +43,8 @@ export const tellParts = async (db: Db, parts: (Part | "search")[]): Promise<voi
 };
 
 /** Whether nobody else computes it just now, for all servers on one database; held until the transaction ends. */
-export const isFirst = async (db: Db): Promise<boolean> =>
-  (await row<{ first: boolean }>(db, "SELECT pg_try_advisory_xact_lock(4684) AS first"))?.first === true;
+export async function isFirst(db: Db): Promise<boolean> {
+  // Its transaction does nothing for as long as is reckoned: on a busy machine longer than others may.
+  await db.query("SET LOCAL idle_in_transaction_session_timeout = 0");
+  return (await row<{ first: boolean }>(db, "SELECT pg_try_advisory_xact_lock(4684) AS first"))?.first === true;
+}

@@ -23,7 +23,7 @@ export const covers: readonly Rule[] = [
   ),
   said(
     ["breathers", "gills"],
-    "(?<=^\\W*(?:breathers?|gills?)\\s*[:=–-][^;.]*,\\s+)(\\d+(?:[.,]\\d+)?\\s*mm),?\\s+(?:in\\s+front\\s+of|past|beyond|over)\\s+the\\s+eye(?=\\s*(?:[,.;]|$))",
+    "(?<=^\\W*(?:breathers?|gills?)\\s*[:=–-][^;.]*,\\s+)(\\d+(?:[.,]\\d+)?\\s*(?:mm|millimet(?:re|er)s)),?\\s+(?:in\\s+front\\s+of|past|beyond|over)\\s+the\\s+(?:hook\\s+)?eye(?:\\s+of\\s+the\\s+hook)?(?=\\s*(?:[,.;]|$))",
     "$1 long, pointing forward",
   ),
   // A belly that is dubbed is wound as a body is; of hair it is tied in.
