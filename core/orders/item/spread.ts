@@ -142,9 +142,10 @@ const namesOf = ({ colours, forms = [] }: Draft): string =>
 const EITHER = /(?<!\p{L})(?:or|oder)(?!\p{L})/u;
 /** “3 dz 12 or 14”: all of them in the one or in the other, or shared. */
 function askWhichOf(line: ReadLine, { at, words, sizes }: SizesRead): void {
+  const isShareable = (line.flies ?? 0) % sizes.length === 0;
   ask(line, "size", at, { code: "SIZE_OR_OTHER", details: { words } }, [
     ...sizes.map((size) => ({ label: `all in ${size}`, text: size })),
-    { label: "shared evenly", text: `${sizes.join("/")} shared evenly` },
+    ...(isShareable ? [{ label: "shared evenly", text: `${sizes.join("/")} shared evenly` }] : []),
   ]);
 }
 
