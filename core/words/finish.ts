@@ -17,7 +17,7 @@ function twice(a: LayAmount): LayAmount {
 }
 
 /** So many bunches together: their fibres add up, and of clumps the sections do. */
-function allBunches(a: LayAmount, n: number): LayAmount {
+export function allBunches(a: LayAmount, n: number): LayAmount {
   if ("fibres" in a) return { fibres: n * a.fibres };
   if ("strands" in a) return { ...a, strands: n * a.strands };
   if ("spanMm" in a) return { spanMm: n * a.spanMm };

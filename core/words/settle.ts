@@ -395,6 +395,8 @@ const MIDDLE = 0.5;
 /** Of these a turn or two may be all there is, though nobody says where: they begin where such a part does. */
 const inFewTurns = new Set<Role | undefined>(["thorax", "throat", "collar"]);
 
+/** Wings that stand, and posts, have room for the hackle in front of them: they stand where the body ends. */
+const standingWing: [Place, Place] = [{ fraction: 0.22 }, { fraction: USUAL_FRONT }];
 const SHANK_END = 0.95;
 function settleLaid(said: Said, context: StepContext): string[] {
   const { role, form, hangs } = context;
@@ -413,7 +415,8 @@ function settleLaid(said: Said, context: StepContext): string[] {
   if (there === undefined) {
     if (!zone) return [];
     // What is laid takes some of the shank, also where what is wound stands at a spot.
-    const [from, to] = isSame(zone[0], zone[1]) ? [zone[0], beside(zone[0], 1)] : zone;
+    const stands = role === "wing" && said.attitude === "up";
+    const [from, to] = stands ? standingWing : isSame(zone[0], zone[1]) ? [zone[0], beside(zone[0], 1)] : zone;
     Object.assign(said, { from, to });
     return [`from ${sayPlace(from)} to ${sayPlace(to)}`];
   }

@@ -83,7 +83,7 @@ const nouns: [string, NounForm][] = [
     },
   ],
   [
-    "(?:(?:nylon|clear)\\s+)?mono(?:filament)?|nylon(?:\\s+line)?(?!\\s+(?:thread|silk|floss|hair|fib|yarn|brush|tow|wire|tinsel|tape|mesh|stocking|tips?|bristles?)|\\s+\\d+\\/0)|[0-9]x\\s+tippet(?:\\s+material)?",
+    "(?:(?:nylon|clear)\\s+)?mono(?:filament)?|nylon(?:\\s+line)?(?!\\s+(?:thread|silk|floss|hair|fib|yarn|brush|tow|wire|tinsel|tape|mesh|stocking|tips?|bristles?)|\\s+\\d+\\/0)|(?:[0-9]x|clear|nylon|fluorocarbon|fluoro|[0-9]{1,2}\\s?lbs?)\\s+tippet(?:\\s+material)?",
     { form: "wire", figures: { strand: { section: "round", width: 0.2, thickness: 0.2, density: 1.14 } } },
   ],
   [

@@ -62,7 +62,7 @@ const actOnIt = /^(?:cut|trim|clip|brush|comb|pick|tease|stroke)\s+(?:it|them)\b
 const thenMore = /[,;]\s*(?:and\s+)?then\s+$/;
 
 const secondLayer = words(
-  `(?:with\\s+|then\\s+|and\\s+)?an?(?:other)?\\s*(?:second\\s+)?layer\\s+of(?=\\s+(?:\\w+\\s+)?(?:turns?|on\\s+top|over\\s+(?:it|them|that|these|those|the\\s+first)))|(?:then|and)(?:\\s+another)?(?=\\s+${A_COUNT}\\s+(?:more\\s+)?(?:(?:turns|wraps)\\s+)?(?:on\\s+top|over\\s+(?:it|them|that|these|those|the\\s+first))\\b)`,
+  `(?:with\\s+|then\\s+|and\\s+)?(?:an?(?:other)?\\s*(?:second\\s+)?|second\\s+)layer\\s+of(?=\\s+(?:\\w+\\s+)?(?:turns?|wraps?|on\\s+top|over\\s+(?:it|them|that|these|those|the\\s+first)))|(?:then|and)(?:\\s+another)?(?=\\s+${A_COUNT}\\s+(?:more\\s+)?(?:(?:turns|wraps)\\s+)?(?:on\\s+top|over\\s+(?:it|them|that|these|those|the\\s+first))\\b)`,
 );
 
 const turnsOnly = oneOf<unknown>(

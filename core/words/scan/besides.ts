@@ -78,7 +78,9 @@ function isCrossed(m: Mention): boolean {
   const form = formSaid(found);
   // “Tied down at the bend over the tubing”: over what lies on the shank.
   // “A strip of raffia over the dubbing”: what covers the back lies over all that.
-  const isLaidOver = told.kind === "lay" && (told.role === "wing case" || form === "tinsel" || form === "floss");
+  // “Slips tented over the squirrel”: over the wing beneath.
+  const liesOn = told.role === "wing case" || told.said.stance === "tent" || form === "tinsel" || form === "floss";
+  const isLaidOver = told.kind === "lay" && liesOn;
   if ((told.kind !== "wind" && !isLaidOver) || !isAcross(m)) return false;
   told.said.over = found.text.trim();
   return true;

@@ -63,7 +63,7 @@ const fibresASide =
   /^(?!.*\b(?:turns?|wraps?|wound|wind)\b).*\b(?:fib(?:re|er)s|barbs)\s+(?:(?:on|at|to)\s+)?(?:a|each|per|either|both)\s+sides?\b/;
 
 const spunHair =
-  /^\W*(?:(?:and|then|now|next)\s+)*(?:spin|flare)\s+(?:(?:on|in|up)\s+)?(?:an?|another|some|two|three|four|the|\d)\b(?!.*\b(?:loop|dubbing|thread|silk)\b).*\b(?:deer|elk|caribou|antelope|roe|hair)\b/u;
+  /^\W*(?:(?:and|then|now|next)\s+)*(?:(?:stack\s+and\s+)?spin|flare)\s+(?:(?:on|in|up)\s+)?\b(?!.*\b(?:loop|dubbing|thread|silk)\b).*\b(?:deer|elk|caribou|antelope|roe|hair)\b/u;
 
 const isCovering = (told: Told, text: string): boolean =>
   told.verb === "wind" && text.startsWith("cover", told.understood[0]?.at);

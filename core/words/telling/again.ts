@@ -2,6 +2,7 @@ import { settleStart, startOf } from "../started";
 import { formTold, type Told } from "../told";
 import type { MadeStep } from "../bench";
 import type { Reading } from "../reading";
+import { moreBunches } from "./bunches";
 import { colourIn, isColour } from "../../materials";
 import { stuffOf } from "../named";
 import { roleOfWord, PARTS } from "../lexicon/parts";
@@ -218,6 +219,7 @@ export const retellings: readonly ((r: Reading, told: Told, text: string) => voi
   (r, told) => settleStart(told.said, startOf(r.bench)),
   (_, told, text) => liesOver(told, text),
   sameAgain,
+  moreBunches,
   inItsColour,
   sameAsPart,
   inFrontOfFirst,

@@ -158,6 +158,7 @@ export const hold = verb(
     "(?:tie|bind|lash|wrap(?!\\s+(?:the\\s+)?butts?(?:\\s+ends?)?\\s+(?:forwards?|up|to(?!\\s+the\\s+(?:bend|shank))|until)\\b)|cover)\\s+(?:(?:down|over|in)\\s+)?(?:the\\s+|its\\s+|their\\s+)?(?:(?:hackle|feather|hair|tail|wing)\\s+)?butts?(?:\\s+ends?)?(?:\\s+down)?(?=\\s*[,.;]|\\s+(?:down\\b|along|forwards?|up|all|under|to)\\b)",
     "(?:secure|hold|fasten|trap)(?=\\s+(?:(?:just\\s+)?behind|in\\s+front\\s+of|at)\\s+the\\s+(?:\\w+\\s+){1,2}with\\b)",
     "(?<=\\b(?:over|forwards?|back)\\b[^.;]{0,30}\\band\\s+)(?:tie|bind|lash|secure|fasten)\\s+(?:it|them)(?=\\s+(?:just\\s+|right\\s+)?(?:behind|in\\s+front\\s+of|at)\\s)",
+    "(?<=\\band\\s+)(?:secure|fasten|trap)(?:\\s+(?:it|them))?(?=\\s*(?:[,.;]|$))",
     "lock(?:\\s+(?:it|them))?(?:\\s+(?:in(?:\\s+place)?|down))?",
     "(?:worry|waggle|wiggle|rock|bend)\\s+(?:it|the\\s+(?:wire|rib|mono|tinsel))(?=\\s+(?:until|till|off|back|to\\s+and))",
     "(?:break|snap)\\s+(?:it|the\\s+(?:wire|end|tag|rib|gold|silver|copper|brass|oval|twist|mono|tippet|nylon))(?:\\s+off)?(?:\\s+by\\s+(?:twisting|bending|worrying|rocking)(?:\\s+(?:it|them))?)?(?=\\s*(?:[,.;]|$|and\\b))",

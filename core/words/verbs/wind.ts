@@ -474,6 +474,7 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   }
   if (/^(?:body\s+hackle|palmer)/.test(t.told.part ?? "")) said.palmered ??= true;
   if (object.role === "hackle") palmeredFromBehind(said);
+  if (isHackle(object.role) && isSpreadOut(t, said)) said.palmered ??= true;
   // A hot spot that comes when the body is there is one behind the eye.
   if (/^hot/.test(t.told.part ?? "") && lastBody(t.bench) && !isPlaced(said))
     Object.assign(said, { begin: { eyeLengths: 0.5 }, end: { eyeLengths: 1.5 } } satisfies Said);
@@ -501,6 +502,11 @@ export function windNew(t: Telling, object: Meant, said: Said): void {
   windBack(t, object, said, step.to ?? step.from);
   if (object.role) t.bench.release(object.role);
 }
+
+/** “Wind it back in open turns to the tail”: a hackle that goes so is palmered over the body. */
+const isSpreadOut = ({ told, text }: Telling, { end }: Said): boolean =>
+  end !== undefined && openTurns.test(text.slice(told.at, told.end));
+const openTurns = /\b(?:open|spaced|well\s+spaced|evenly\s+spaced)\s+(?:turns|spirals|wraps)\b/;
 
 const HACKLE_FRONT_EYES = 1.2;
 /** “Hackle: furnace, tied in at the tail, 5 turns” goes forward over the body; two or three turns stay there. */
@@ -620,6 +626,7 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   }
   // Round the post it is wound where it was tied in, wherever the thread hangs by then.
   if (said.roundPost && w.at) said.there ??= w.at;
+  if (isHackled && isSpreadOut(t, said)) said.palmered ??= true;
   // What is palmered goes over the body, as a rib does.
   if (isHackled && (said.palmered || said.over !== undefined)) boundBehind(bench, w);
   const isForward = said.way === "forward" || said.over !== undefined;

@@ -355,4 +355,36 @@ export const lengths: readonly Rule[] = [
     "(?:rolled|folded|laid|set)\\s+(?:a?round|over)\\s+the\\s+(?:body|back)\\s+like\\s+an?\\s+(?:tent|roof)",
     "tent-shaped over the body",
   ),
+
+  said(
+    [" down", " back"],
+    "(?<=\\b(?:wound|wind|palmer|palmered|wrapped|wrap|taken|run)\\s+(?:(?:it|them|the\\s+hackle|this)\\s+)?)from\\s+the\\s+(shoulder|head|front|thorax)\\s+(?:down|back(?:wards?)?)(?:\\s+over\\s+the\\s+body)?(?=\\s*(?:[,.;]|$|in\\b|with\\b|for\\b|\\d))",
+    "from the $1 to the bend",
+  ),
+  said(
+    ["point"],
+    "(?<=\\b(?:to|at|past|about)\\s+)the\\s+mid[- ]?point(?!\\s+(?:of|between)(?!\\s+the\\s+(?:shank|hook)))(?:\\s+of\\s+the\\s+(?:shank|hook))?",
+    "mid-shank",
+  ),
+  said(
+    ["the bend to"],
+    "(?:well\\s+)?(?:a?round|into)\\s+the\\s+bend\\s+to\\s+(?=(?:a\\s+(?:point|spot|place)\\s+)?(?:opposite|above|over|level\\s+with|in\\s+line\\s+with)\\s+the\\s+(?:barb|point))",
+    "to ",
+  ),
+  said(
+    ["to a leg", "to each leg", "per leg"],
+    "(?<=\\b(?:fib(?:re|er)s|strands|herls|barbs)\\s+)(?:to\\s+(?:a|each)|per|for\\s+(?:a|each))\\s+leg(?![\\p{L}])",
+    "each",
+  ),
+  said(
+    ["the hook length", "the shank length"],
+    "(?<=\\b(?:past|beyond|to|than|short\\s+of)\\s+)the\\s+(hook|shank)\\s+length(?=\\s*(?:[,.;]|$|with\\b))",
+    "a $1 length",
+  ),
+
+  said(
+    ["to halfway to the", "to half way to the"],
+    "(?<=\\bfrom\\s+(?:the\\s+)?(bend|barb|point|eye)\\s+)to\\s+half\\s?way\\s+to\\s+the\\s+(barb|point|eye|bend)(?!\\p{L})",
+    "to half way between the $1 and the $2",
+  ),
 ];

@@ -278,4 +278,21 @@ export const tying: readonly Rule[] = [
     `${BEGINNING}(?:(?:finish(?:\\s+off)?|top(?:\\s+it)?(?:\\s+off)?)\\s+with\\s+|add\\s+|lay\\s+|put\\s+)?(${A_COUNT}\\s+(?:strands\\s+of\\s+)?(?:[\\p{L}-]+\\s+){0,2}herls?)\\s+over\\s+(?:the\\s+(?:wing|lot|top|whole\\s+(?:lot|wing))|it\\s+all|everything|all\\s+of\\s+it)(?=\\s*(?:[.;,]|$))`,
     "topping: $1",
   ),
+
+  // “Pull over the turkey and secure”
+  said(
+    ["over the"],
+    `${BEGINNING}(pull|fold|draw|lay|bring)\\s+over\\s+the\\s+((?:[\\p{L}-]+\\s+)?(?!body|back|thorax|top|abdomen|eyes?|bead|hook|wing\\b|head|fly)[\\p{L}-]+)(?=\\s*(?:[,.;]|$)|\\s+and\\s+(?:secure|tie|hold|trap|bind|lock))`,
+    "$1 the $2 over",
+  ),
+  said(
+    ["the other way", "the opposite way", "the other direction", "the opposite direction"],
+    "(?<=[,;]\\s*)(?:and\\s+)?(?:wind(?:ing)?|wrap(?:ping)?|going|go)\\s+(?:it\\s+)?(?:in\\s+)?the\\s+(?:other|opposite)\\s+(?:way|direction)(?:\\s+(?:to|from)\\s+the\\s+(?:body|thread|dubbing))?",
+    "counter",
+  ),
+  said(
+    ["to and fro", "back and forth", "backwards and forwards"],
+    "(?:to\\s+and\\s+fro|back\\s+and\\s+forth|backwards?\\s+and\\s+forwards?)(?=\\s+(?:twice|three\\s+times|once|two\\s+times)(?!\\p{L}))",
+    "there and back",
+  ),
 ];
