@@ -220,6 +220,14 @@ const ways: Way[] = [
     read: (g, t) => ahead(count(g[1] ?? ""), g[2] ?? "", noon(t)),
   },
   {
+    source: String.raw`(${WEEKDAY})\s+fortnight(?!\p{L})|(?:a\s+)?fortnight\s+(?:on|from)\s+(${WEEKDAY})(?!\p{L})`,
+    read: (g, t) => ({ day: isoDate(addDays(weekday(g[1] ?? g[2] ?? "", t), 14)) }),
+  },
+  {
+    source: String.raw`in\s+(?:a|one)\s+fortnight(?:'s\s+time)?(?!\p{L})`,
+    read: (_g, t) => ahead(14, "d", noon(t)),
+  },
+  {
     source: String.raw`(${WEEKDAY})\s+week(?!\p{L})`,
     read: (g, t) => ({ day: isoDate(addDays(weekday(g[1] ?? "", t), 7)) }),
   },
@@ -281,7 +289,7 @@ function weekOf(n: number, today: string): DayRead | undefined {
 const BEFORE = String.raw`(?:(?:preferably|hopefully|ideally|if\s+possible|möglichst)\s+(?=(?:by|before|on|bis|for)(?!\p{L}))|(?:they(?:'re|\s+are)|it(?:'s|\s+is)|(?:we|i)\s+(?:need|want)\s+(?:this\s+lot|all\s+of\s+(?:it|this|these)|the\s+lot))\s+(?=(?:needed|wanted|due|required|by|before|bis)(?!\p{L})))?(?:(?:all|both|everything|alles?|beide[sn]?)\s+(?=(?:to\s+be|needed|wanted|due|required|ready|by|for|bis)(?!\p{L})))?(?:(?:(?:(?:(?:they|it|these|those|all)\s+)?(?:must|should|need\s+to|have\s+to)\s+be\s+|(?:in|on)\s+(?:our|my)\s+(?:hands|shelf|shelves|counter)\s+|here\s+)(?=(?:by|before|no\s+later|not\s+later|on|bis)(?!\p{L}))|(?:(?:they|it|these|those|all)\s+)?(?:must|should|need\s+to|have\s+to)\s+be\s+(?:here|ready|with\s+us|in\s+(?:our|my)\s+hands)(?=\s+(?:by|before|no\s+later|not\s+later|on|bis)(?!\p{L}))|deadline(?:\s+is)?|the\s+(?:date|day|deadline)\s+is|to\s+be\s+(?:ready|here|shipped|sent|delivered|posted|with\s+(?:us|me))|to\s+(?:arrive(?:\s+(?:with|at)\s+(?:us|me))?|reach\s+(?:us|me))|(?:ship(?:ped)?|send|sent|post(?:ed)?|dispatch(?:ed)?|deliver(?:ed)?)(?=\s+(?:by|before|no\s+later|not\s+later|bis)(?!\p{L}))|ship(?:ping|s)?(?=\s+(?:on\s+)?\d{1,2}(?:\.|st|nd|rd|th)?\s+\p{L})|ready|req(?:'?d)?\.?|(?:delivery|due|ship(?:ping)?|required|needed|wanted|liefer)[\s-]*(?:date|day|datum|termin)|date\s+(?:required|wanted|due)|date|datum|when|wann|arrival|arrives?|required|wanted\s+here|arriving|(?:date\s+)?needed|wanted|due|delivered|delivery|lieferung|liefertermin|termin)\s*:?\s*)?(?:(?:on or before|by or before|no later than|not later than|at\s+the\s+(?:very\s+)?latest|by|due|before|for|on|until|around|about|roughly|latest|not after|bis|vor|am|zum|um|gegen|etwa|ca\.?|spätestens)\s*:?\s+)*(?:the\s+|zum\s+|dem\s+)?(?:(?:${WEEKDAY}),?\s+(?:the\s+)?(?=\d|${MONTH}))?`;
 /** What every way to say a day has: figures with a sign between, or the name of a month, a day, a feast or a span. */
 const mayBeDay = new RegExp(
-  String.raw`\d\s?[./-]\s?\d|${longest(months)}|${longest(days)}|easter|ostern|friday|freitag|whit|pentecost|pfingst|christmas|weihnacht|tomorrow|morgen|day|week|month|tag|woche|monat|kw`,
+  String.raw`\d\s?[./-]\s?\d|${longest(months)}|${longest(days)}|easter|ostern|friday|freitag|whit|pentecost|pfingst|christmas|weihnacht|tomorrow|morgen|day|week|fortnight|month|tag|woche|monat|kw`,
   "i",
 );
 /** Only where it stands alone: “3 weeks”. */

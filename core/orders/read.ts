@@ -1,5 +1,5 @@
 import type { OrderReading } from "./statement/reading";
-import type { ReadOrder, Wish, Catalogue, ReadLine } from "./types";
+import type { Doubt, ReadOrder, Wish, Catalogue, ReadLine } from "./types";
 import { ItemReader } from "./item";
 import { statedUnit } from "./quantity";
 import { Heading } from "./heading";
@@ -7,7 +7,8 @@ import { type Statement, settleDays } from "./days";
 import { askOfSome } from "./statement/ofSome";
 import { setAside } from "./asides";
 import { covered, uncover } from "./quoted";
-import { tablesIn, type Table } from "./table";
+import { tablesIn } from "./table";
+import type { Table } from "./cells";
 import { headingsIn } from "./headings";
 import { Stretch } from "./stretch";
 import { type Span, piecesOf } from "./spans";
@@ -71,7 +72,10 @@ class OrderReader implements OrderReading {
       for (const cell of row.outside) stretch.takeOut(cell);
       this.heading.takeWithin(stretch);
       const first = this.order.lines.length;
-      this.order.lines.push(...this.items.read(stretch, row.quantity));
+      const made = this.items.read(stretch, row.quantity);
+      const { nameEnd } = row;
+      if (nameEnd !== undefined) for (const { doubts } of made) askBehind(doubts, row.span.end, nameEnd);
+      this.order.lines.push(...made);
       this.statements.push({ at: [row.span.start, row.span.end], lines: [first, this.order.lines.length] });
     }
   }
@@ -105,6 +109,12 @@ class OrderReader implements OrderReading {
     readStatement(this, clause, before);
     this.statements.push({ at: [clause.start, clause.end], lines: [first, this.order.lines.length] });
   }
+}
+
+/** In a grid the colour that is asked for belongs behind the fly's name, and not in the last of its fields. */
+function askBehind(doubts: Doubt[], end: number, nameEnd: number): void {
+  for (const doubt of doubts)
+    if (doubt.code === "WHICH_COLOUR" && doubt.at[0] === end && doubt.at[1] === end) doubt.at = [nameEnd, nameEnd];
 }
 
 /**

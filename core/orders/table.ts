@@ -1,68 +1,22 @@
 import { readDay } from "./dates";
 import { findName, isSure, plainColour } from "./names";
-import { numberOf } from "./numbers";
-import { bareQuantity, quantitiesIn, type Quantity } from "./quantity";
+import { cellsOf, headRole, isOfSums, quantityOf, unitOf, WHOLE, type Role, type Table } from "./cells";
+import { gridIn, isGridHead, readGrid } from "./grid";
+import { quantitiesIn, type Quantity } from "./quantity";
 import { comesIn, sizeOf } from "./sizes";
-import { piecesOf, type Span } from "./spans";
-import type { Aside, Catalogue, Doubt } from "./types";
-
-/** What the cells of a column are. */
-type Role =
-  "pattern" | "size" | "colour" | "dozens" | "flies" | "quantity" | "number" | "money" | "day" | "customer" | "other";
-interface Row {
-  span: Span;
-  quantity: Quantity | undefined;
-  /** Cells that are not of the line: its number in the list, prices, sums. */
-  outside: [number, number][];
-}
-export interface Table {
-  rows: Row[];
-  asides: Aside[];
-  doubts: Doubt[];
-}
-
-const HEADS: [Role, RegExp][] = [
-  ["pattern", /^(?:patterns?|fl(?:y|ies)|name|item|article|artikel|muster|fliegen?|beschreibung|description)$/i],
-  ["size", /^(?:(?:hook )?sizes?|sz|hook|größen?|groesse|gr|hakengröße|#)$/i],
-  ["colour", /^(?:colou?rs?|farben?|variants?|shade)$/i],
-  ["dozens", /^(?:dozens?|doz|dz|dtzd?|dutzend|qty \(?(?:dz|doz|dozens?)\)?|menge \(?(?:dz|dtzd?|dutzend)\)?)$/i],
-  [
-    "flies",
-    /^(?:pcs|pieces|stück|stk|no\.? of flies|count|(?:qty|menge) \(?(?:pcs|flies|pieces|stück|stk)\)?|flies \(pcs\))$/i,
-  ],
-  ["quantity", /^(?:qty|quantity|menge|anzahl|amount)$/i],
-  ["money", /^(?:price.*|total.*|sum.*|unit price|preis.*|summe|gesamt.*|betrag|value|€|eur|each €)$/i],
-  ["number", /^(?:sku|code|ref|art(?:ikel|icle)?\.?[ -]?(?:no|nr|nummer)|no|nr|pos|line|row|lfd\.? ?nr|item no)$/i],
-  ["day", /^(?:date|day|due|delivery|needed by|datum|termin|liefertermin)$/i],
-  ["customer", /^(?:customer|client|kunde|for)$/i],
-  [
-    "other",
-    /^(?:beads?|perle|materials?|hooks? type|notes?|remarks?|comments?|bemerkung(?:en)?|hinweis|weight|form|gewicht)$/i,
-  ],
-];
-const headRole = (cell: string): Role | undefined =>
-  HEADS.find(([, like]) => like.test(cell.trim().replace(/[.:]$/, "")))?.[0];
+import type { Span } from "./spans";
+import type { Aside, Catalogue } from "./types";
 
 const SEPARATORS = ["\t", "|"] as const;
 /** Signs that part statements too: they make a sheet only beneath a head. */
 const HEADED = [";", ",", " / "] as const;
 /** Without a head they do where two lines have their numbers in the same places. */
 const BARE = [",", ";"] as const;
-const WHOLE = /^\d{1,4}$/;
 const MONEY = /^(?:[€$£]\s?)?\d+[.,]\d{2}\s?(?:[€$£]|eur)?$/i;
-
-const cellsOf = (line: Span, by: string): (Span | undefined)[] => {
-  let from = line.start;
-  return line.text.split(by).map((text) => {
-    const [cell] = piecesOf(text, from, /(?!)/g);
-    from += text.length + by.length;
-    return cell;
-  });
-};
 
 /** The lines of a text, with those that are rows of a sheet gathered to tables. */
 export function tablesIn(typed: Span[], catalogue: Catalogue): (Span | Table)[] {
-  const lines = withTabs(typed);
+  const lines = withTabs(typed, catalogue);
   const parts: (Span | Table)[] = [];
   for (let i = 0; i < lines.length;) {
     const line = lines[i];
@@ -75,7 +29,7 @@ export function tablesIn(typed: Span[], catalogue: Catalogue): (Span | Table)[] 
     }
     const by =
       SEPARATORS.find((s) => line.text.includes(s)) ??
-      HEADED.find((s) => isHeadBy(line, s)) ??
+      HEADED.find((s) => isHeadBy(line, s) || isGridHead(line, s, lines[i + 1], catalogue)) ??
       BARE.find((s) => isSheetBy(s, line, lines[i + 1]));
     if (by === undefined) {
       parts.push(line);
@@ -106,11 +60,12 @@ const gap = / {2}(?= *\S)(?<=\S {2})/gu;
 /** A line as long as it was, with a tab where its columns are set apart by blanks. */
 const tabbed = (line: Span): Span => ({ ...line, text: line.text.replace(gap, "\t ") });
 /** “qty  fly  size”, and beneath it lines with as many columns: a sheet that is set out with blanks. */
-function withTabs(lines: Span[]): Span[] {
+function withTabs(lines: Span[], catalogue: Catalogue): Span[] {
   const out = [...lines];
   for (let i = 0; i < lines.length; i++) {
     const head = tabbed(lines[i] as Span);
-    if (!isHeadBy(head, "\t")) continue;
+    const below = lines[i + 1];
+    if (!isHeadBy(head, "\t") && !isGridHead(head, "\t", below && tabbed(below), catalogue)) continue;
     const columns = cellsOf(head, "\t").length;
     let end = i + 1;
     const isOfSheet = (line: Span | undefined): boolean => {
@@ -197,6 +152,8 @@ function quantityOfLabelled(line: Span, catalogue: Catalogue): Quantity | undefi
 }
 
 function readTable(lines: Span[], by: string, catalogue: Catalogue): Table {
+  const grid = lines[0] && gridIn(lines, by, catalogue);
+  if (grid) return readGrid(grid, lines[0] as Span, by, catalogue);
   const all = lines.filter((l) => !/^[\s|:+-]+$/.test(l.text)).map((span) => ({ span, cells: cellsOf(span, by) }));
   const [first] = all;
   const heads = first?.cells.map((c) => (c ? headRole(c.text) : undefined)) ?? [];
@@ -304,35 +261,6 @@ function quantityColumn(roles: Role[]): number {
     if (at >= 0) return at;
   }
   return -1;
-}
-
-const SUMS = /^(?:grand\s+|sub-?\s?)?(?:total|sum|summe|gesamt\p{L}*|insgesamt|zusammen)\b/iu;
-/** Whether a row only says what the others come to. */
-const isOfSums = (cells: readonly (Span | undefined)[]): boolean => cells.some((c) => c && SUMS.test(c.text));
-/** From so many on a bare number may be flies. */
-const MOST_DOZENS = 12;
-
-/** Numbers below twelve are dozens: nobody orders seven flies of each. From twelve on it is asked, once for all. */
-function unitOf(role: Role | undefined, cells: string[]): "dozens" | "flies" | "said" | "unclear" {
-  if (role === "dozens" || role === "flies") return role;
-  if (cells.some((t) => !/^-?[\d.,½¼¾\s]+$/.test(t))) return "said";
-  return cells.every((t) => (numberOf(t) ?? 0) < MOST_DOZENS) ? "dozens" : "unclear";
-}
-
-function quantityOf(
-  cell: Span | undefined,
-  unit: ReturnType<typeof unitOf>,
-  catalogue: Catalogue,
-): Quantity | undefined {
-  if (!cell) return undefined;
-  const at: [number, number] = [cell.start, cell.end];
-  if (unit === "unclear") return { at };
-  const hasUnit = quantitiesIn(cell.text, cell.start, catalogue)[0];
-  if (hasUnit) return hasUnit;
-  // “24” beneath “2 dz”: how many that are is asked, as it is where no cell says its unit.
-  if (unit === "said" && (numberOf(cell.text) ?? 0) >= MOST_DOZENS) return bareQuantity(cell.text, at, catalogue);
-  const [read] = quantitiesIn(`${cell.text} ${unit === "flies" ? "flies" : "dz"}`, cell.start, catalogue);
-  return read && { ...read, at, ...(read.doubt && { doubt: { ...read.doubt, at } }) };
 }
 
 /** Dozens or flies: an answer is a head for the columns, in which every later row is read too. */

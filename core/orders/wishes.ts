@@ -87,7 +87,7 @@ const rules = [
   rule("own", "(?:i\\s+|we\\s+)?will\\s+(?:pick\\s+(?:them\\s+)?up|collect(?:\\s+them)?|fetch\\s+them)"),
   rule(
     "own",
-    "(?:please\\s+)?(?:invoice|bill|send|post|ship|deliver|pack|box|address|lieferung|rechnung|versand)(?:\\s+(?:it|them|these|address|to\\s+the\\s+(?:shop|lodge|club|usual\\s+address)))*\\s+(?:as\\s+(?:usual|always|ever)|wie\\s+(?:immer|üblich|gehabt))|(?:to\\s+the\\s+)?(?:same|usual)\\s+(?:delivery\\s+|postal\\s+)?address(?:\\s+as\\s+(?:always|usual|ever))?",
+    "(?:please\\s+)?(?:invoice|bill|send|post|ship|deliver|pack|box|address|carriage|postage|delivery|shipping|payment|terms|discount|lieferung|rechnung|versand)(?:\\s+(?:it|them|these|address|to\\s+the\\s+(?:shop|lodge|club|usual\\s+address)))*\\s+(?:as\\s+(?:usual|always|ever)|wie\\s+(?:immer|üblich|gehabt))|(?:to\\s+the\\s+)?(?:same|usual)\\s+(?:delivery\\s+|postal\\s+)?address(?:\\s+as\\s+(?:always|usual|ever))?",
   ),
   rule(
     "own",
@@ -143,7 +143,7 @@ const rules = [
   rule("own", "standing order|(?:every|each) (?:season|year|spring)|dauer(?:auftrag|bestellung)|jedes jahr"),
   rule(
     "rush",
-    "rush(?: order)?|urgent(?:ly)?|asap|(?:as )?(?:soon|quickly|quick|fast) as (?:possible|you (?:possibly )?can)(?: but)?|priority|eilig|dringend|eilt|so bald wie möglich",
+    "rush(?: order)?|urgent(?:ly)?|asap(?:,? but)?|(?:as )?(?:soon|quickly|quick|fast) as (?:possible|you (?:possibly )?can)(?: but)?|priority|eilig|dringend|eilt|so bald wie möglich",
   ),
 ];
 

@@ -53,7 +53,8 @@ export function looseAt(told: Told, text: string, at: number): number | undefine
       numbered.value.noun === undefined && noun !== undefined
         ? (looseNoun(text, skip(text, numbered.end))?.end ?? numbered.end)
         : numbered.end;
-    if (putLoose(told, numbered.value.n, noun)) {
+    // “A small bunch (10)”: so many fibres.
+    if (putLoose(told, numbered.value.n, noun ?? (isOfFibres.test(words) ? "fibres" : undefined))) {
       told.understood.push({ at, end });
       return end;
     }
@@ -84,6 +85,7 @@ export function looseAt(told: Told, text: string, at: number): number | undefine
   told.loose.push({ at, end, words: words.replace(/\s+of$/, "").replace(/\s+/g, " "), noun: noun?.value[0] ?? "" });
   return end;
 }
+const isOfFibres = /\b(?:bunch|clump|bundle|tuft|wisp|sprig|pinch)\b/;
 const ofIt = words("of");
 const MOST_WORDS_AHEAD = 40;
 const ofStrand = /^some\s+(?:[\w-]+\s+){0,3}?(?:chenille|wire|tinsel|floss|yarn|wool|braid|mono|thread|silk)\b/;

@@ -1,7 +1,14 @@
 import { destinationSentence, doubtSentence, notPromisedWords } from "@kasten/core/sentences";
 import { useStorage } from "@vueuse/core";
 import { computed, type Ref } from "vue";
-import { destinationConflicts, isWhole, wishedChoice, type Catalogue, type ReadOrder } from "@kasten/core/orders";
+import {
+  destinationConflicts,
+  isWhole,
+  wishedChoice,
+  type Catalogue,
+  type Doubt,
+  type ReadOrder,
+} from "@kasten/core/orders";
 import { hookOf, materialsOf, notPromised } from "@kasten/core/recipe";
 import { forReading, useCatalogue } from "../patterns";
 import type { TextMark, TextOffers, TextQuestion } from "../editor";
@@ -12,6 +19,10 @@ import { orderOffers } from "./offers";
 import { startReader } from "./orderThread";
 
 const readWith = readBeside(startReader);
+/** Fields of a sheet share their head and their row: what is asked of that is asked once. */
+const askedOnce = (doubts: Doubt[]): Doubt[] => [
+  ...new Map(doubts.map((d) => [`${d.code} ${d.at.join()}`, d])).values(),
+];
 const nothingRead: ReadOrder = { lines: [], asides: [], understood: [], doubts: [] };
 const nothingWished: ReturnType<typeof wishedChoice> = { asked: {}, fates: [] };
 
@@ -87,7 +98,7 @@ export function useReading(storageKey: string, initial = "") {
   });
 
   const doubts = computed(() =>
-    [...read.value.doubts, ...read.value.lines.flatMap((l) => l.doubts)].sort((a, b) => a.at[0] - b.at[0]),
+    askedOnce([...read.value.doubts, ...read.value.lines.flatMap((l) => l.doubts)]).sort((a, b) => a.at[0] - b.at[0]),
   );
   /** What was understood of the text and what is in doubt, none over another. */
   const marks = computed<TextMark[]>(() => {

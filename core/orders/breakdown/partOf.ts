@@ -12,7 +12,7 @@ const HALF_OF_THEM =
   /(?<!\p{L})(?:(?:and|but|with|und)\s+)?(?:one\s+)?(?:half|die\s+hälfte)\s+(?:of\s+(?:them|these|those|which)|davon)(?!\p{L})/iu;
 /** “… 2 dz, half barbless”, “of which half barbless”: right ahead of what is wished. */
 const HALF_ALONE =
-  /(?<=[,(]\s*)(?:(?:and|but|with|und)\s+)?(?:(?:of\s+which|davon)\s+)?(?:half|die\s+hälfte)(?=\s)|(?:of\s+which|davon)\s+(?:half|die\s+hälfte)(?=\s)/iu;
+  /(?<=[,(]\s*)(?:(?:and|but|with|und)\s+)?(?:(?:of\s+which|davon)\s+)?(?:half|die\s+hälfte|zur\s+hälfte)(?=\s)|(?:of\s+which|davon)\s+(?:half|die\s+hälfte|zur\s+hälfte)(?=\s)/iu;
 /** Half of a quantity, where words say that of half of it something is wished. */
 function halfOf({ text, start, quantities: [total], catalogue }: Counted): Breakdown | undefined {
   const alone = HALF_OF_THEM.test(text) ? null : HALF_ALONE.exec(text);

@@ -5,7 +5,7 @@ import type { Quantity } from "../quantity";
 import { takeQuantity, takeQuantityless } from "./quantity";
 import { takePattern, dropNameWords } from "./pattern";
 import { takeBeadless, takeNames, settleColour } from "./names";
-import { isShared, NOTHING_BEFORE, settleEach, spread } from "./spread";
+import { isShared, NOTHING_BEFORE, settleEach, sharedWords, spread } from "./spread";
 import { takeSizes } from "../sizes";
 import { settleSize } from "./sizes";
 import { askRest } from "./rest";
@@ -124,6 +124,7 @@ export class ItemReader implements ItemState {
     if (!quantity?.inTurn) draft.ratio = takeRatio(stretch);
     const part = stretch.take(A_PART_EACH);
     const parts = part && PARTS[(part.groups[1] ?? part.groups[2] ?? "").toLowerCase()];
+    const shareSaid = sharedWords(stretch);
     const isInShares = part !== undefined || isShared(stretch);
     const eachColour = isInShares
       ? undefined
@@ -151,6 +152,10 @@ export class ItemReader implements ItemState {
     if (eachOf) askOne(stretch, line, eachOf.at[0]);
     const shared = spread(this, draft, each, quantity);
     const made = halves ? inHalves(shared, halves) : shared;
+    // “5 dz, half each barbless”: between what, where the line is of one size and one colour?
+    const [only] = made;
+    if (shareSaid && /half|hälfte/iu.test(shareSaid.words) && made.length === 1 && only?.doubts.length === 0)
+      ask(only, "rest", shareSaid.at, { code: "NOT_UNDERSTOOD", details: { words: shareSaid.words } }, []);
     this.isBeforePart = quantity?.isPart === true;
     this.soFar.push(...made);
     if (part && made.length !== parts && line.doubts.length === 0)

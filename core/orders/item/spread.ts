@@ -39,6 +39,9 @@ export function settleEach(s: ItemState, draft: Draft, at: [number, number]): vo
   );
 }
 
+/** The words that say that a quantity is shared. */
+export const sharedWords = (stretch: Stretch): ReturnType<Stretch["find"]> => stretch.find(SHARED);
+
 export function isShared(stretch: Stretch): boolean {
   if (stretch.take(SHARED)) return true;
   if (!stretch.take(HALF_AND) && !stretch.take(HALF_SIZES)) return false;

@@ -13,7 +13,7 @@ const AS_BEFORE =
 
 /** “Invoice as usual”, “same address as always”: of the post, and no order that is meant. */
 const OF_THE_POST =
-  /^\s*(?:please\s+)?(?:(?:invoice|bill|post|pack|box|ship|rechnung|versand)|(?:send|deliver)(?:\s+(?:it|them))?\s+to\s+the|(?:the\s+)?(?:same|usual)\s+(?:delivery\s+|postal\s+)?address|address)(?!\p{L})[^\d]*$/iu;
+  /^\s*(?:please\s+)?(?:(?:invoice|bill|post|pack|box|ship|carriage|postage|delivery|shipping|payment|terms|discount|rechnung|versand)|(?:send|deliver)(?:\s+(?:it|them))?\s+to\s+the|(?:the\s+)?(?:same|usual)\s+(?:delivery\s+|postal\s+)?address|address)(?!\p{L})[^\d]*$/iu;
 
 const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|mehr|weniger|außer|ohne)(?!\p{L})/iu;
 

@@ -194,7 +194,7 @@ const nouns: [string, NounForm][] = [
   [
     anyOf(
       "(?:stretch(?:y)?|vinyl|body|nymph|elastic)\\s+(?:lace|cord)",
-      "(?:stretch|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|rib(?:s|bing)?|tubing|sheet)",
+      "(?:stretchy?|clear(?=\\s*-?(?:back|skin))|scud|shell|latex|elastic|rubber|plastic|vinyl|nymph)\\s*-?(?:plastic|film|back|strips?|skin|bod(?:y|ies)|band|rib(?:s|bing)?|tubing|sheet)",
       "strips?",
       "(?:flash|pearl|foil|mirror|holographic|tinsel|quill|wing|body)\\s*-?\\s*(?:sheet|film|sheeting)",
       "(?:(?:stretch|body|nymph)\\s+)?ribbons?",

@@ -74,7 +74,8 @@ function anotherOfIt(r: Reading, told: Told, text: string): void {
     const form = r.bench.formOf(r.bench.component(m.step.component));
     return isHair ? form === "hair" : !isBunch || form !== "flash";
   };
-  const isBunch = told.said.thickLike !== undefined || told.loose.some((l) => /bunch|clump|bundle/.test(l.words));
+  const isBunch =
+    told.said.thickLike !== undefined || told.loose.some((l) => /bunch|clump|bundle|pinch|tuft|wisp/.test(l.words));
   const last = r.bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined && isLike(m));
   const component = r.bench.component(last?.step.component);
   const material = r.bench.materialOf(component);

@@ -474,14 +474,14 @@ const notQuite: Reader<PlainLength> = oneOf<PlainLength>(
   map(
     seq(
       match(
-        "(?:just|slightly|(?:a\\s+)?(?:bit|little|touch|hair|shade))\\s+(over|more\\s+than|under|less\\s+than|short\\s+of|shy\\s+of)(?=\\s+(?:an?|one|the)\\s)",
+        "(?:just|slightly|(?:a\\s+)?(?:bit|little|touch|hair|shade))\\s+(over|more\\s+than|under|less\\s+than|short\\s+of|shy\\s+of|past(?=\\s+an?\\s+(?:hook|shank|body)[-\\s]length))(?=\\s+(?:an?|one|the)\\s)",
       ),
       opt(words("one")),
       the,
       measure,
       opt(words("long|in\\s+length|lengths?")),
     ),
-    ([[way = ""], , , of]) => ({ of, times: /over|more/.test(way) ? LONGER : SHORTER }),
+    ([[way = ""], , , of]) => ({ of, times: /over|more|past/.test(way) ? LONGER : SHORTER }),
   ),
   map(
     seq(

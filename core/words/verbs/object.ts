@@ -365,7 +365,7 @@ function asRibOver(bench: Bench): void {
   flat.role = "body";
 }
 
-const isUnplaced = (said: Said): boolean =>
+export const isUnplaced = (said: Said): boolean =>
   (said.end ?? said.from ?? said.there ?? said.begin ?? said.tieIn?.at) === undefined;
 /** “A black and a blue hackle”: the second waits for what the first one waits for. */
 function hackleBefore(bench: Bench): Role | undefined {

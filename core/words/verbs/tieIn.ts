@@ -14,14 +14,14 @@ import {
   type RecipeStep,
   type Role,
 } from "../../recipe";
-import type { Bench, Telling, Waiting } from "../bench";
+import type { Bench, MadeStep, Telling, Waiting } from "../bench";
 import type { Said } from "../said";
 import { anyOf } from "../parse";
 import { roleOfWord } from "../lexicon/parts";
 import { alongShank } from "../settle";
 import { cutForms, strandForms } from "./usual";
 import { make, partName, withDeclared } from "./making";
-import { objectOf, type Meant } from "./object";
+import { objectOf, type Meant, isUnplaced } from "./object";
 import { tellFinish } from "./finish";
 import { placeOf, settleParts } from "./places";
 import { tellSeat } from "./seat";
@@ -319,6 +319,9 @@ export function tieIn(t: Telling, object: Meant, spoken: Said, before?: string):
   // Pads that lie beside the body, so long, are not pulled over.
   const isBeside = said.shown !== undefined && said.round?.near !== undefined && said.round.far !== undefined;
   const hangs = !isWound && (said.hanging === true || (role === "wing case" && !isBeside));
+  // A back covers the body as well: where no thread hangs anywhere, it is tied in at the bend.
+  const isBack = hangs && /^(?:back|shell|carapace)/.test(t.told.part ?? "") && !bench.ahead.has("thorax");
+  if (isBack && bench.hangs === undefined && isUnplaced(said)) said.tieIn = { at: { landmark: "bend" } };
   const own = { ...said };
   inItsPieces(own, object, bench.materialOf(component)?.name ?? "");
   if (isWound) forWinding(own, form);
@@ -590,7 +593,11 @@ function thickBefore(bench: Telling["bench"], times: number): LayAmount | undefi
 }
 /** The length of what was laid before. */
 function lengthBefore(bench: Telling["bench"]): LengthRule | undefined {
-  const last = bench.made.findLast((m) => m.step.do === "lay" && m.step.shown !== undefined)?.step;
+  const laid = bench.made.filter((m) => m.step.do === "lay" && m.step.shown !== undefined);
+  // Flash whose length nobody said is not what others are as long as.
+  const isMeant = ({ step }: MadeStep): boolean =>
+    bench.component(step.component)?.role !== "flash" || !bench.usualLengths.has(step.id);
+  const last = (laid.findLast(isMeant) ?? laid.at(-1))?.step;
   return last?.do === "lay" ? last.shown : undefined;
 }
 /** “An inch longer than the hackles”: past the tip of what they were tied in for. */

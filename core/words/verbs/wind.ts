@@ -604,9 +604,20 @@ const alikeRole = (a: Role, b: Role | undefined): boolean =>
   (a === "thorax" && b === "body");
 const isHackle = (r: Role | undefined): boolean => r === "hackle" || r === "collar" || r === "throat";
 
+const theFirst = /\bthe\s+(?:first|rear|back)(?:\s+(?:one|hackle|feather))?\b(?!\s+(?:half|third|turn))/u;
+/** “Wind the first hackle five turns and tie it off”, of two that were tied in together. */
+const isOneOfTwo = ({ told, text }: Telling, w: Waiting): boolean =>
+  isHackle(w.role) && w.said.rope === 2 && theFirst.test(text.slice(told.at, told.end));
+function leaveTheOther(bench: Bench, w: Waiting): void {
+  const { rope: _rope, ...said } = w.said;
+  w.said = said;
+  bench.waiting.push({ ...w, used: false });
+}
+
 export function windWaiting(t: Telling, w: Waiting, own: Said): void {
   const { bench, told } = t;
   w.used = true;
+  if (isOneOfTwo(t, w)) leaveTheOther(bench, w);
   boundInFor(bench, w, own, told.role);
   const component = bench.component(w.component);
   const said: Said = {

@@ -130,16 +130,21 @@ export const zoned: Clause[] = [
   ...where.slice(1),
 ];
 
+/** “Two or three turns”: their middle, as with all that is counted so. */
+const turnsSaid = oneOf<number>(
+  map(count, ({ n }) => n),
+  number,
+);
 const onItsSides = (first: string, second: string) =>
   map(
     seq(
-      number,
+      turnsSaid,
       opt(words("turns?(?:\\s+each)?|each")),
       words(first),
       opt(placeReached),
       opt(words("it|them|,")),
       opt(words("and|then|plus")),
-      number,
+      turnsSaid,
       opt(words("turns?(?:\\s+each)?|each")),
       words(second),
       opt(words("it|them")),
@@ -161,7 +166,7 @@ export const inFrontToo: Clause = clause(
   "and 2 in front of it",
   seq(
     opt(words("and|then|plus|with")),
-    number,
+    turnsSaid,
     opt(words("(?:more\\s+)?(?:turns?|wraps?)|more")),
     words(`${IN_FRONT}(?:\\s+(?:it|them|the\\s+wings?))?(?=\\s*(?:[,.;]|$|and\\b))`),
   ),

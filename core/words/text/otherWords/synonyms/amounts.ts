@@ -354,4 +354,21 @@ export const amounts: readonly Rule[] = [
       `$2, ${parts} parts $1 to 1 part $3`,
     ),
   ),
+
+  // “Blue dun cock whisks, 5”: fibres of a hackle, for the tail.
+  said(
+    ["whisks"],
+    "(?<=^\\W*(?:tails?|whisks?)\\s*[:=–-][^.;]*\\p{L}\\s)whisks(?!\\s+(?:of|from)\\s)(?!\\p{L})",
+    "fibres",
+  ),
+  said(
+    ["whisks"],
+    "(?<=^\\W*)(?!(?:tie|catch|bind|set|add|put|use|take|select|the)\\s|[^,.;]*:)((?:[\\p{L}\\d-]+\\s+){1,5})whisks(?=\\s*(?:[,.;]|$)|\\s+(?:as|one|twice|half|long|about)\\s)",
+    "tail: $1fibres",
+  ),
+  said(
+    ["whisks"],
+    "(?<=\\b(?:tie|catch|bind|set)\\s+in\\s+(?:[\\p{L}\\d-]+\\s+){1,5})whisks(?=\\s*(?:[,.;]|$)|\\s+(?:as|one|twice|half|long|about)\\s)",
+    "fibres for the tail",
+  ),
 ];

@@ -138,4 +138,11 @@ export const roundWings: readonly Rule[] = [
     `${HACKLE}(${A_COUNT})\\s+(?:turns?\\s+)?(?:rear|(?:at\\s+the\\s+)?back),?\\s+(?:and\\s+)?(${A_COUNT})\\s+(?:turns?\\s+)?(?:at\\s+the\\s+)?front(?=\\s*(?:[,.;]|$))`,
     "$1 turns behind the wing and $2 in front",
   ),
+
+  // “Olive foil shellback, 3 mm wide”
+  said(
+    ["shellback", "shell back", "carapace"],
+    "(?<=^\\W*)((?:\\p{L}+\\s+){0,3}(?:foil|film|raffia|tinsel|latex|foam|plastic|polythene))\\s+(shell\\s?back|carapace)(?=\\s*[,.;])",
+    "$2 of $1",
+  ),
 ];

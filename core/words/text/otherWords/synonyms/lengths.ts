@@ -387,4 +387,17 @@ export const lengths: readonly Rule[] = [
     "(?<=\\bfrom\\s+(?:the\\s+)?(bend|barb|point|eye)\\s+)to\\s+half\\s?way\\s+to\\s+the\\s+(barb|point|eye|bend)(?!\\p{L})",
     "to half way between the $1 and the $2",
   ),
+
+  // “Two turns of partridge, to the point”: so far its fibres reach; nobody winds two turns from there to the eye.
+  said(
+    ["to the point", "to the barb", "reaching the point", "reaching the barb", "to just past the", "to the hook point"],
+    "(?<=^(?!.*\\b(?:wound|wind|wrap|palmer|rib|wire|tinsel|thread|lead|floss)).*\\b(?:one|two|three|1|2|3)(?:\\s?½|[.]5|\\s+and\\s+a\\s+half)?\\s+turns?(?!\\p{L})[^.;]{0,30}?[,\\s])(?<=\\b(?:hackle|collar|partridge|hen|grouse|snipe|plover|starling|quail|woodcock|fowl|jackdaw|coot|moorhen|feather)(?!\\p{L})[^.;]{0,40})(?<!\\b(?:way|tips?|ends|fib(?:re|er)s|barbs|down|back)\\s+)(?:just\\s+)?(?:reaching|to)(?=\\s+(?:just\\s+past\\s+)?the\\s+(?:hook\\s+)?(?:point|barb)\\s*(?:[,.;]|$))",
+    ", barbs to",
+  ),
+
+  said(
+    ["round the bend, as far as", "round the bend, to", "round the bend to half"],
+    "(?:down\\s+)?(?:a?round|into)\\s+the\\s+bend,?\\s+(?:as\\s+far\\s+as|to|till|until)\\s+(?:about\\s+)?half-?\\s?way(?=\\s*(?:[,.;]|$))",
+    "halfway round the bend",
+  ),
 ];

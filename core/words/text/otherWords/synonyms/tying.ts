@@ -1,5 +1,6 @@
 import type { Rule } from "../../leftOut";
 import { A_COUNT } from "../../number";
+import { isHue } from "../hue";
 import { BEGINNING, PART, SOME_PIECES, said } from "./said";
 
 /** Words that do as well as those that are read: how something is tied in, made, or called. */
@@ -295,4 +296,45 @@ export const tying: readonly Rule[] = [
     "(?:to\\s+and\\s+fro|back\\s+and\\s+forth|backwards?\\s+and\\s+forwards?)(?=\\s+(?:twice|three\\s+times|once|two\\s+times)(?!\\p{L}))",
     "there and back",
   ),
+
+  // “Wind the rear one five turns, then the front one through it four turns”
+  said(
+    ["the front", "the other", "the second"],
+    "(?<=\\b(?:wind|wrap|take)\\s+(?:the\\s+(?:first|rear|back)|one)(?!\\p{L})[^.;]*?)(?<=[,;\\p{L}\\d]\\s+)(?:and\\s+then|then|and)\\s+the\\s+(?:front|other|second)(?:\\s+(?:one|hackle|feather))?(?!\\s+(?:half|third))",
+    "then wind the second",
+  ),
+  said(
+    ["the front", "the other", "the second"],
+    `${BEGINNING}(wind|wrap|take)\\s+(?:the\\s+(?:rear|back|first)(?:\\s+(?:one|hackle|feather))?|one(?:\\s+(?:hackle|feather))?)(?:\\s+(?:forwards?|first),?)?(?=\\s[^.;]*(?:then|and)\\s+(?:wind\\s+)?the\\s+(?:front|other|second)(?!\\s+(?:half|third|of)))`,
+    "$1 the first",
+  ),
+
+  // “Strip 5 mm off the end of the chenille and tie it in by the core”: the piece is longer than that.
+  said(
+    ["off the end of", "from the end of", "to bare the core", "to expose the core"],
+    `${BEGINNING}(?:strip|clear|pull)\\s+(?:(?:about\\s+)?\\d+(?:[.]\\d+)?\\s*mm|the\\s+(?:fuzz|pile|fluff)|the\\s+first\\s+\\d+\\s*mm|a\\s+bit)\\s+(?:off|from)\\s+the\\s+end\\s+of\\s+((?:the\\s+|an?\\s+)?(?:piece\\s+of\\s+|length\\s+of\\s+)?(?:\\p{L}+\\s+){0,3}chenille),?\\s+(?:and\\s+)?tie\\s+it\\s+in`,
+    "tie in $1",
+  ),
+  said(
+    ["fluffy tip", "soft tip", "fluffy end"],
+    "(?<=\\bthe\\s+)(?:fluffy|soft)\\s+(?=(?:tips?|ends?)\\s+of\\s+(?:an?|one|two)(?!\\p{L}))",
+    "",
+  ),
+
+  said(
+    ["spun"],
+    "(?<=^\\W*(?:collar|head|hackle|collar\\s+and\\s+head|head\\s+and\\s+collar)\\s*[:=–-]\\s*)spun(?:\\s+and\\s+(?:clipped|packed|trimmed))?\\s+((?:\\p{L}+\\s+){0,2}?(?:deer|elk|caribou|roe|antelope)(?:\\s+(?:body\\s+)?hair)?)(?!\\p{L}|\\s+in\\b)",
+    "$1, spun",
+  ),
+
+  // “A bunch of olive over it, the same length”: of what was tied in before, in that colour.
+  {
+    has: ["bunch of", "pinch of", "clump of", "tuft of"],
+    written: new RegExp(
+      `${BEGINNING}(?:(?:over|above|below|under)\\s+(?:it|that)[,\\s]+|on\\s+top(?:\\s+of\\s+(?:it|that))?[,\\s]+)?(?:an?\\s+|one\\s+)?(?:(?:small|good|sparse|large|thin|thick|slim)\\s+)?(?:bunch|pinch|clump|tuft)\\s+of\\s+(\\p{L}+)(?=\\s*(?:[,;]|$)|\\s+(?:over|on\\s+top|under|below|above|behind|in\\s+front)(?!\\p{L}))`,
+      "giu",
+    ),
+    // What goes into a loop is not tied in.
+    as: (m) => (isHue(m[1] ?? "") && !/\bloop\b/i.test(m.input) ? [{ at: m.index, instead: 0, put: "tie in " }] : []),
+  },
 ];

@@ -100,4 +100,10 @@ export const weights: readonly Rule[] = [
     "(?<=^\\W*(?:\\d{1,2}\\s+)?(?:bead|cone)(?!\\p{L}).*)black\\s+nickel|black\\s+nickel(?=\\s+(?:tungsten\\s+|brass\\s+)?(?:bead|cone)(?!\\p{L}))",
     "black",
   ),
+
+  said(
+    ["slot of the bead", "recess of the bead"],
+    "the\\s+(?:slot|recess|hole|cavity|back)\\s+(?:of|in)\\s+(?=the\\s+bead(?!\\p{L}))(?<=\\b(?:in|into)\\s+the\\s+\\p{L}+\\s+\\p{L}+\\s+)",
+    "",
+  ),
 ];
