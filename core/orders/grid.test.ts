@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { isWhole, readOrder } from ".";
+import { isWhole, readOrder, wishWords } from ".";
 import { anotherCatalogue } from "./corpus/another";
 
 const AHEAD = "Fernhill Lodge, 8 May\n";
@@ -61,6 +61,20 @@ describe("a sheet whose head names sizes", () => {
     ["a fly without a number", "Fly\t14\t16\nDusk Sedge\t2\t1\nHarbour Nymph olive\t\t", "HOW_MANY"],
     ["less than none", "Fly\t14\t16\nDusk Sedge\t-2\t1\nHarbour Nymph olive\t1\t1", "TOO_FEW"],
   ])("asks about %s", (_label, sheet, code) => expect(asked(sheet).map((d) => d.code)).toContain(code));
+
+  test("reads whom it is for beneath it, and a remark beside a row for all of that row", () => {
+    const order = readOrder(
+      "Fly\t14\t16\tNote\nDusk Sedge\t2\t1\tbarbless\nHarbour Nymph olive\t\t3\t\nFernhill Lodge\t8 May",
+      anotherCatalogue,
+    );
+    expect(isWhole(order)).toBe(true);
+    expect(order.lines.map((l) => `${l.flies} ${l.size} ${wishWords(l)}`)).toEqual([
+      "24 14 barbless",
+      "12 16 barbless",
+      "36 16 ",
+    ]);
+    expect([order.customer, order.due]).toEqual(["fern", "2027-05-08"]);
+  });
 
   test("asks about a sum that is not that of its column", () => {
     expect(isWhole(read("Fly\t14\t16\nDusk Sedge\t2\t1\nHarbour Nymph olive\t1\t3\nTotal\t9\t4"))).toBe(false);

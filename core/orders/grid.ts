@@ -1,5 +1,6 @@
 import { cellsOf, headRole, isOfSums, quantityOf, unitOf, WHOLE, type Table } from "./cells";
 import { findName, isSure, plainColour } from "./names";
+import { quantitiesIn } from "./quantity";
 import { comesIn, sizeOf } from "./sizes";
 import type { Span } from "./spans";
 import type { Catalogue } from "./types";
@@ -29,8 +30,10 @@ const namesFly = (cell: Span | undefined, { patterns }: Catalogue): boolean => {
 };
 /** Nothing is ordered there. */
 const NONE = /^(?:[-–—./x]|0|nil|none)$/i;
-const isNumber = (cell: Span | undefined): boolean =>
-  cell === undefined || WHOLE.test(cell.text.trim()) || NONE.test(cell.text.trim()) || /\d/.test(cell.text);
+const isNumber = (cell: Span | undefined, catalogue: Catalogue): boolean => {
+  const text = cell?.text.trim() ?? "";
+  return text === "" || NONE.test(text) || /^-?[\d.,½¼¾]+$/.test(text) || quantitiesIn(text, 0, catalogue).length === 1;
+};
 
 /** Whether a line is the head of a grid: at least two sizes, or two flies, and else only what heads are called. */
 function fieldsOf(head: Cells, catalogue: Catalogue): { fields: Grid["fields"]; are: "sizes" | "flies" } | undefined {
@@ -49,19 +52,24 @@ function fieldsOf(head: Cells, catalogue: Catalogue): { fields: Grid["fields"]; 
   return undefined;
 }
 
-/** The grid that begins with the first of these lines, where they are one. */
+/** The grid that begins with the first of these lines, as far as it goes. */
 export function gridIn(lines: readonly Span[], by: string, catalogue: Catalogue): Grid | undefined {
   const all = lines.filter((l) => !/^[\s|:+-]+$/.test(l.text)).map((line) => ({ line, cells: cellsOf(line, by) }));
   const [head, ...rows] = all;
   const found = head && fieldsOf(head.cells, catalogue);
-  if (!found || rows.length === 0) return undefined;
+  if (!found) return undefined;
   const { fields, are } = found;
   const first = fields[0]?.column ?? 0;
-  const isRow = ({ cells }: Grid["rows"][number]): boolean =>
-    isOfSums(cells) ||
-    (fields.every((f) => isNumber(cells[f.column])) &&
-      cells.slice(0, first).some((c) => (are === "sizes" ? c && /\p{L}{2}/u.test(c.text) : sizeIn(c, catalogue))));
-  return rows.every(isRow) ? { are, fields, rows } : undefined;
+  const isRow = ({ cells }: Grid["rows"][number]): boolean => {
+    const labels = cells.slice(0, first);
+    if (isOfSums(cells) || labels.some((c) => (are === "sizes" ? namesFly(c, catalogue) : sizeIn(c, catalogue))))
+      return true;
+    const isLabelled = are === "sizes" && labels.some((c) => c && /\p{L}{2}/u.test(c.text));
+    return isLabelled && fields.every((f) => isNumber(cells[f.column], catalogue));
+  };
+  const end = rows.findIndex((r) => !isRow(r));
+  const own = end < 0 ? rows : rows.slice(0, end);
+  return own.length > 0 ? { are, fields, rows: own } : undefined;
 }
 
 /** Whether a grid begins here: by signs that part statements too, only where the next line is a row of it. */
@@ -86,9 +94,9 @@ export function readGrid({ are, fields, rows }: Grid, head: Span, by: string, ca
   const texts = body.flatMap((row) => ordered(row).map(({ column }) => row.cells[column]?.text.trim() ?? ""));
   const unit = unitOf(said, texts);
   for (const row of body) {
-    const isBeside = (c: number): boolean => !columns.has(c) && (besides.has(c) || c > (fields.at(-1)?.column ?? 0));
-    const names = row.cells.filter((_, c) => !columns.has(c) && !isBeside(c));
-    for (const cell of row.cells.filter((_, c) => isBeside(c)))
+    // A day or a remark in a column of its own is said of all that the row orders.
+    const names = row.cells.filter((_, c) => !columns.has(c) && !besides.has(c));
+    for (const cell of row.cells.filter((_, c) => besides.has(c)))
       if (cell) table.asides.push({ at: [cell.start, cell.end], why: "heading" });
     const own = ordered(row);
     // A fly of which no number stands is not passed over.
@@ -97,7 +105,7 @@ export function readGrid({ are, fields, rows }: Grid, head: Span, by: string, ca
       const cell = row.cells[column];
       const quantity = quantityOf(cell, unit, catalogue);
       const span = together(head, row.line, [of, ...names, cell]);
-      const nameEnd = (are === "flies" ? of : names.findLast((n) => n !== undefined))?.end;
+      const nameEnd = (are === "flies" ? of : names.find((n) => n !== undefined && namesFly(n, catalogue)))?.end;
       table.rows.push({ span, outside: [], quantity, ...(nameEnd !== undefined && { nameEnd }) });
     }
   }

@@ -38,6 +38,19 @@ export function tablesIn(typed: Span[], catalogue: Catalogue): (Span | Table)[] 
     }
     let end = i;
     while (lines[end]?.text.includes(by) && isRow(lines[end], line, by)) end++;
+    const grid = gridIn(lines.slice(i, end), by, catalogue);
+    const last = grid?.rows.at(-1)?.line;
+    if (grid && last) {
+      parts.push(readGrid(grid, line, by, catalogue));
+      i = lines.indexOf(last) + 1;
+      // “Quayhead Tackle | 1 March” beneath it: whom it is for, and when.
+      const below = lines[i];
+      if (below?.text.includes(by) && !/^[\s|:+-]+$/.test(below.text)) {
+        parts.push(...cellsOf(below, by).flatMap((cell) => cell ?? []));
+        i++;
+      }
+      continue;
+    }
     parts.push(readTable(lines.slice(i, end), by, catalogue));
     // Beneath a sheet with bars whom it is for and when may stand in bars too.
     if (by === "|" && end < lines.length && lines[end]?.text.includes(by)) {
@@ -152,8 +165,6 @@ function quantityOfLabelled(line: Span, catalogue: Catalogue): Quantity | undefi
 }
 
 function readTable(lines: Span[], by: string, catalogue: Catalogue): Table {
-  const grid = lines[0] && gridIn(lines, by, catalogue);
-  if (grid) return readGrid(grid, lines[0] as Span, by, catalogue);
   const all = lines.filter((l) => !/^[\s|:+-]+$/.test(l.text)).map((span) => ({ span, cells: cellsOf(span, by) }));
   const [first] = all;
   const heads = first?.cells.map((c) => (c ? headRole(c.text) : undefined)) ?? [];
