@@ -33,6 +33,7 @@ const files: [string, Catalogue][] = [
   ["sternpost.txt", anotherCatalogue],
   ["ropewalk.txt", anotherCatalogue],
   ["lockgate.txt", catalogue],
+  ["sailloft.txt", catalogue],
   ["stairhead.txt", catalogue],
   ["phrases.txt", catalogue],
   ["composed.txt", catalogue],

@@ -62,6 +62,13 @@ describe("a sheet whose head names sizes", () => {
     ["less than none", "Fly\t14\t16\nDusk Sedge\t-2\t1\nHarbour Nymph olive\t1\t1", "TOO_FEW"],
   ])("asks about %s", (_label, sheet, code) => expect(asked(sheet).map((d) => d.code)).toContain(code));
 
+  test("asks in its field about a size that a fly does not come in, and offers none for all flies", () => {
+    const sheet = "Fly\t14\t2\nDusk Sedge\t2\t1\nHarbour Nymph olive\t1\t";
+    const [doubt] = asked(sheet).filter((d) => d.code === "SIZE_OUTSIDE");
+    expect(doubt?.candidates).toEqual([]);
+    expect((AHEAD + sheet).slice(...(doubt?.at ?? [0, 0]))).toBe("1");
+  });
+
   test("reads whom it is for beneath it, and a remark beside a row for all of that row", () => {
     const order = readOrder(
       "Fly\t14\t16\tNote\nDusk Sedge\t2\t1\tbarbless\nHarbour Nymph olive\t\t3\t\nFernhill Lodge\t8 May",

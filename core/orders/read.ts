@@ -8,7 +8,7 @@ import { askOfSome } from "./statement/ofSome";
 import { setAside } from "./asides";
 import { covered, uncover } from "./quoted";
 import { tablesIn } from "./table";
-import type { Table } from "./cells";
+import type { Row, Table } from "./cells";
 import { headingsIn } from "./headings";
 import { Stretch } from "./stretch";
 import { type Span, piecesOf } from "./spans";
@@ -73,8 +73,7 @@ class OrderReader implements OrderReading {
       this.heading.takeWithin(stretch);
       const first = this.order.lines.length;
       const made = this.items.read(stretch, row.quantity);
-      const { nameEnd } = row;
-      if (nameEnd !== undefined) for (const { doubts } of made) askBehind(doubts, row.span.end, nameEnd);
+      for (const { doubts } of made) askInGrid(doubts, row);
       this.order.lines.push(...made);
       this.statements.push({ at: [row.span.start, row.span.end], lines: [first, this.order.lines.length] });
     }
@@ -111,10 +110,17 @@ class OrderReader implements OrderReading {
   }
 }
 
-/** In a grid the colour that is asked for belongs behind the fly's name, and not in the last of its fields. */
-function askBehind(doubts: Doubt[], end: number, nameEnd: number): void {
-  for (const doubt of doubts)
-    if (doubt.code === "WHICH_COLOUR" && doubt.at[0] === end && doubt.at[1] === end) doubt.at = [nameEnd, nameEnd];
+/**
+ * In a grid the colour that is asked for belongs behind the fly's name, and not in the last of its fields. Another size
+ * in its head would be one of every other fly as well: what a fly does not come in is asked about in its own field.
+ */
+function askInGrid(doubts: Doubt[], { span, nameEnd, quantity }: Row): void {
+  if (nameEnd === undefined) return;
+  for (const doubt of doubts) {
+    const isBehind = doubt.at[0] === span.end && doubt.at[1] === span.end;
+    if (doubt.code === "WHICH_COLOUR" && isBehind) doubt.at = [nameEnd, nameEnd];
+    if (doubt.code === "SIZE_OUTSIDE" && quantity) Object.assign(doubt, { at: quantity.at, candidates: [] });
+  }
 }
 
 /**
