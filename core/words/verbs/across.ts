@@ -41,7 +41,7 @@ export function takeOver(t: Telling, w: Waiting, own: Said): void {
     (w.used && w.at && !isAheadOf(bench.hangs, w.at) ? { landmark: "eye" } : (bench.hangs ?? { eyeLengths: 1 }));
   // Taken over it goes somewhere: where only its tie-in is told, to the front.
   const isThere = isSame(stated, w.at) || (stated === bench.hangs && isNearby(stated, w.at));
-  const target: Place = isThere ? { eyeLengths: 1 } : acrossPart(stated, w.at, t);
+  const target: Place = isThere ? { eyeLengths: 1 } : fromBend(acrossPart(stated, w.at, t), w.at, t);
   const before = bench.made.find((m) => m.step.id === w.step)?.step;
   const amount = said.amount ?? (before?.do === "lay" ? before.amount : undefined);
   const step = make(
@@ -67,6 +67,14 @@ export function takeOver(t: Telling, w: Waiting, own: Said): void {
   // It may be taken further: then it begins where it is held now.
   w.at = target;
   bench.hangs = target;
+}
+
+const namesEnd = /\b(?:behind|from|of)\s+the\s+(?:hook\s+)?(?:eye|bend|head|front|rear)\b|\bback\b/;
+/** “Tied down at two thirds”, of what comes from the bend: so much of the shank it covers, where no end is named. */
+function fromBend(target: Place, at: Place | undefined, { told, text }: Telling): Place {
+  if (!("fraction" in target) || target.plus || target.fraction <= 0.5 || !at || alongShank(at) < BEHIND) return target;
+  if (namesEnd.test(text.slice(told.at, told.end))) return target;
+  return { fraction: Number((1 - target.fraction).toPrecision(12)) };
 }
 
 /** So near its tie-in, in shanks, nothing is pulled over because the thread happens to hang there. */

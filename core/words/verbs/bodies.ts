@@ -32,12 +32,29 @@ export function coveredBy(said: Said, bench: Bench): { front: Place; rear: Place
   return bodies.length > 1 && meant ? { front: frontOf(meant.from, meant.to), rear: rearOf(meant) } : undefined;
 }
 
-/** “front half: black fur, ribbed with gold”: the body of the same line, if it does not begin at the bend. */
-export function bodyOfLine({ bench, line }: Telling) {
-  const bodies = bench.made.filter((m) => m.line === line.number && bench.component(m.step.component)?.role === "body");
-  const step = bodies.length === 1 ? bodies[0]?.step : undefined;
+const madeInLine = ({ bench, line }: Telling, role: string) =>
+  bench.made.filter((m) => m.line === line.number && bench.component(m.step.component)?.role === role);
+
+/**
+ * “front half: black fur, ribbed with gold”: the body of the same line, if it does not begin at the bend; of several the
+ * last, where the one before it has a rib of its own.
+ */
+export function bodyOfLine(t: Telling) {
+  const bodies = madeInLine(t, "body");
+  const before = bodies.at(-2);
+  const isApart = before && madeInLine(t, "rib").some((m) => t.bench.made.indexOf(m) > t.bench.made.indexOf(before));
+  const step = bodies.length === 1 || isApart ? bodies.at(-1)?.step : undefined;
   const isOwn = (step?.do === "wind" || step?.do === "dress") && step.to && alongShank(rearOf(step)) < REAR;
   return isOwn ? step : undefined;
+}
+
+const OF_EACH = /\beach\s+(?:is\s+|one\s+)?ribbed\b/u;
+/** “Rear half tinsel, front half fur, each ribbed with three turns”: three for either. */
+export function turnsOfEach(t: Telling, said: Said): Said {
+  const bodies = madeInLine(t, "body").length;
+  const turns = said.rule?.turns;
+  if (bodies < 2 || turns === undefined || bodyOfLine(t) || !OF_EACH.test(t.text)) return said;
+  return { ...said, rule: { ...said.rule, turns: turns * bodies } };
 }
 
 /** “Thorax: yarn with brown hen palmered through it”: the thorax of the same line, as far as that goes. */

@@ -9,7 +9,7 @@ import type { Material, MaterialForm } from "../../materials";
 import { askOtherSizes, sizeNotes, withSizes } from "./onSizes";
 import type { Role } from "../../recipe";
 import type { Bench } from "../bench";
-import type { RecipeStep, Component } from "../../recipe";
+import type { RecipeStep, Component, LengthRule } from "../../recipe";
 import { usualAmounts, asManyTurns, asLongAs, isHalf, askWhatSize, thickOrLong, askHowFull } from "./usual";
 import { backToBody, settleParts, ribOverCover, settleBead, weightInThorax, frontOf, LEAST_WAY } from "./places";
 import { settle, alongShank } from "../settle";
@@ -51,6 +51,7 @@ export function make(
   complete(said, kind, object, t, more.where);
   const isRuleSaid = said.rule !== undefined;
   const isLengthSaid = said.shown !== undefined || said.barb !== undefined;
+  if (!isRuleSaid) askHowOpen(kind, object, t, where);
   usualAmounts(said, kind, object, t);
   const material = bench.materialOf(component);
   const context = {
@@ -196,14 +197,39 @@ const THICKEST_WIRE_MM = 1.5;
 const reaching = new Set<Role | undefined>(["wing", "underwing", "topping", "cheeks", "throat", "legs", "flash"]);
 /** What hangs free is bound in over no more of the shank than this. */
 const MOST_BOUND = 0.4;
+const AT_ITS_FRONT = 0.15;
 /** “A wing from the front of the body to the bend”: where it is tied in, and how far it reaches. */
 function reachesFromTo(said: Said, role: Role | undefined): void {
   const from = said.from ?? said.begin;
   const to = said.to ?? said.end;
-  if (!reaching.has(role) || !from || !to || (said.shown ?? said.tieIn?.at ?? said.hanging) !== undefined) return;
+  if (!reaching.has(role) || !from || !to || (said.shown ?? said.hanging ?? said.countedWhenWound) !== undefined)
+    return;
+  // “From the eye to the end of the tail, tied at the head only”
+  const tiedAt = said.tieIn?.at;
+  if (tiedAt && Math.abs(alongShank(tiedAt) - alongShank(from)) > AT_ITS_FRONT) return;
   if (alongShank(to) - alongShank(from) < MOST_BOUND) return;
-  Object.assign(said, { shown: { to }, tieIn: { ...said.tieIn, at: from } });
+  // “… to the end of the tail”: to its tip, and not to where it is tied in.
+  const isTip =
+    "part" in to && (to.part === "tail" || to.part === "wing") && to.end === "rear" && to.plus === undefined;
+  const shown: LengthRule = isTip ? { reach: to.part === "tail" ? "tail" : "wing" } : { to };
+  Object.assign(said, { shown, tieIn: { at: from, ...said.tieIn } });
   for (const key of ["from", "to", "begin", "end"] as const) delete said[key];
+}
+
+const openTurns = /\bopen\s+(?:turns|spirals|wraps)\b/u;
+/** “Wind the lace over it in open turns”: of what lies touching else, nobody knows how far apart it is wound. */
+function askHowOpen(
+  kind: Kind,
+  { role, form }: Meant,
+  { line, text }: Telling,
+  [from, to]: readonly [number, number],
+): void {
+  const isSpaced = role !== "body" && role !== "thorax" && role !== "tag";
+  const open = openTurns.exec(text.slice(from, to));
+  if (kind !== "wind" || isSpaced || form === "thread" || form === "hackle" || !open) return;
+  const at: [number, number] = [from + open.index, from + open.index + open[0].length];
+  const answers = [4, 6, 8].map((n) => ({ label: `${n} turns`, text: `${n} ${open[0]}` }));
+  line.asks.push({ at, sentence: "How many open turns are that? Write the number ahead of them.", answers });
 }
 
 /** The turns over a zone decide how far apart they lie: both cannot be said. */

@@ -321,7 +321,14 @@ function stroke(t: Telling, object: Meant): void {
   );
 }
 
-function tieAndTakeOver(t: Telling, object: Meant, said: Said): void {
+const isBehind = (a: Place, b: Place): boolean => alongShank(a) > alongShank(b);
+const tiedInThenDown = /\btied\s+in\b[^;]*\btied\s+(?:down|off)\b/;
+function tieAndTakeOver(t: Telling, object: Meant, spoken: Said): void {
+  const said = { ...spoken };
+  const end = said.end ?? said.there;
+  // “Tied in by its tips at the bend, tied down at two thirds”: the second place is where it goes.
+  if (end && said.tieIn?.at && tiedInThenDown.test(t.text.slice(t.told.at, t.told.end)) && isBehind(end, said.tieIn.at))
+    Object.assign(said, { end: said.tieIn.at, tieIn: { ...said.tieIn, at: end } });
   const tied: Said = { ...(said.amount && { amount: said.amount }), tieIn: { at: said.tieIn?.at }, hanging: true };
   const waiting = tieIn(t, object, tied);
   if (!waiting) return;

@@ -13,7 +13,7 @@ import { tellFinish } from "./finish";
 import { windsTag } from "./tag";
 import { HACKLE_IN_TURNS } from "./hackleInTurns";
 import { coverJustPulled, frontOf, ribOverCover, settlePlaces } from "./places";
-import { bodyBefore, bodyOfLine, coveredBy, palmerAlone, rearAhead, rearOf, thoraxOfLine } from "./bodies";
+import { bodyBefore, bodyOfLine, coveredBy, palmerAlone, rearAhead, rearOf, thoraxOfLine, turnsOfEach } from "./bodies";
 import { lastBody, lastBodyOrTail } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
 import { lockedWithThread, windsOverWeight } from "./overWeight";
@@ -757,7 +757,7 @@ const standsOff = new Set<Role>(["wing", "underwing", "topping", "cheeks", "thro
 /** A rib of a list is bound in before the body and wound when the body is there. */
 export function listedRib(t: Telling, object: Meant, told: Said): void {
   const { bench } = t;
-  const said = { ...told };
+  const said = { ...turnsOfEach(t, told) };
   ribOverCover(said, "rib", bench);
   const beside = bodyOfLine(t);
   const body = beside?.id ?? bodyBefore(bench);

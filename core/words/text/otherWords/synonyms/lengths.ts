@@ -400,4 +400,10 @@ export const lengths: readonly Rule[] = [
     "(?:down\\s+)?(?:a?round|into)\\s+the\\s+bend,?\\s+(?:as\\s+far\\s+as|to|till|until)\\s+(?:about\\s+)?half-?\\s?way(?=\\s*(?:[,.;]|$))",
     "halfway round the bend",
   ),
+
+  said(
+    ["reaching from", "stretching from", "running from", "extending from"],
+    "(?:reaching|stretching|running|extending)\\s+(?=from\\s+(?:just\\s+)?(?:the|behind|in)(?!\\p{L}))",
+    "",
+  ),
 ];

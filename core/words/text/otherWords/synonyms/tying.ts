@@ -337,4 +337,17 @@ export const tying: readonly Rule[] = [
     // What goes into a loop is not tied in.
     as: (m) => (isHue(m[1] ?? "") && !/\bloop\b/i.test(m.input) ? [{ at: m.index, instead: 0, put: "tie in " }] : []),
   },
+
+  // A body of silver tinsel is of flat, whatever else of that colour the fly has.
+  said(
+    ["tinsel"],
+    "(?<=^\\W*(?:body|abdomen)\\s*[:=–-](?![^,;]*\\brib)[^;]*?)(?<!\\b(?:flat|oval|embossed|round|fine|medium|small|large|wide|narrow|ribbed|with|of|in|by)\\s+)(silver|gold|copper)\\s+tinsel(?!\\p{L})",
+    "flat $1 tinsel",
+  ),
+  // “Wing: brown squirrel hair, about 30”
+  said(
+    ["hair,", "hair tail,", "bucktail,", "squirrel,"],
+    "(?<=^\\W*(?:wing|underwing|overwing|tail|topping)\\s*[:=–-][^;,]*\\b(?:hair|bucktail|squirrel),\\s+(?:about\\s+|some\\s+|roughly\\s+|ca\\.?\\s+)?)(\\d{1,3})(?=\\s*[,;])",
+    "$1 hairs",
+  ),
 ];
