@@ -36,8 +36,8 @@ const madeInLine = ({ bench, line }: Telling, role: string) =>
   bench.made.filter((m) => m.line === line.number && bench.component(m.step.component)?.role === role);
 
 /**
- * “front half: black fur, ribbed with gold”: the body of the same line, if it does not begin at the bend; of several the
- * last, where the one before it has a rib of its own.
+ * “front half: black fur, ribbed with gold”: the body of the same line, if it does not begin at the bend; of several
+ * the last, where the one before it has a rib of its own.
  */
 export function bodyOfLine(t: Telling) {
   const bodies = madeInLine(t, "body");

@@ -341,7 +341,7 @@ export const tying: readonly Rule[] = [
   // A body of silver tinsel is of flat, whatever else of that colour the fly has.
   said(
     ["tinsel"],
-    "(?<=^\\W*(?:body|abdomen)\\s*[:=–-](?![^,;]*\\brib)[^;]*?)(?<!\\b(?:flat|oval|embossed|round|fine|medium|small|large|wide|narrow|ribbed|with|of|in|by)\\s+)(silver|gold|copper)\\s+tinsel(?!\\p{L})",
+    "(?<=^\\W*(?:body|abdomen)\\s*[:=–-](?![^,;]*\\brib)[^;]*?)(?<!\\b(?:flat|oval|embossed|round|fine|medium|small|large|wide|narrow|ribbed|with|of|in|by)\\s+)(silver|gold|copper)\\s+tinsel(?!\\p{L}|\\s+(?:chenille|fritz|yarn|braid|tubing))",
     "flat $1 tinsel",
   ),
   // “Wing: brown squirrel hair, about 30”
