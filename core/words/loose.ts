@@ -54,7 +54,7 @@ export function looseAt(told: Told, text: string, at: number): number | undefine
         ? (looseNoun(text, skip(text, numbered.end))?.end ?? numbered.end)
         : numbered.end;
     // “A small bunch (10)”: so many fibres.
-    if (putLoose(told, numbered.value.n, noun ?? (isOfFibres.test(words) ? "fibres" : undefined))) {
+    if (putLoose(told, numbered.value.n, noun ?? nounAhead(words, text.slice(numbered.end)))) {
       told.understood.push({ at, end });
       return end;
     }
@@ -85,6 +85,11 @@ export function looseAt(told: Told, text: string, at: number): number | undefine
   told.loose.push({ at, end, words: words.replace(/\s+of$/, "").replace(/\s+/g, " "), noun: noun?.value[0] ?? "" });
   return end;
 }
+/** “A small bunch (10)”, “a few (5) stiff grey fibres”: what is counted. */
+const nounAhead = (words: string, behind: string): string | undefined =>
+  isOfFibres.test(words)
+    ? "fibres"
+    : /^\s*(?:[\p{L}-]+\s+){0,3}?(fib(?:re|er)s|hairs|strands|barbs|herls)\b/u.exec(behind)?.[1];
 const isOfFibres = /\b(?:bunch|clump|bundle|tuft|wisp|sprig|pinch)\b/;
 const ofIt = words("of");
 const MOST_WORDS_AHEAD = 40;

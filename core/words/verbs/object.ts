@@ -280,6 +280,10 @@ function roleFrom(
     // “… and wrap it up to the bead”: wherever it is tied in.
     const isToBeWound = isWoundNext(bench) && (isRear || bench.toldLater()[0]?.said.end !== undefined);
     if (form === "feather fibre" && isToBeWound && said.shown === undefined && said.like === undefined) return "body";
+    // “Tie in a goose biot by its tip”, where the tail is there: one alone is wound.
+    const isOne = (said.count ?? 1) === 1 && (!said.amount || ("fibres" in said.amount && said.amount.fibres === 1));
+    const isBiot = isOne && said.shown === undefined && /\bbiot\b/i.test(name) && bench.ofRole("tail") !== undefined;
+    if (isBiot && isRear && !said.hanging) return "body";
     if (isRear && !said.hanging) return form === "flash" && (bench.ofRole("tail") ?? isOnSides) ? "flash" : "tail";
     // “Tied in so that the fibres slope back over the body”
     if (form === "feather fibre" && said.attitude === "over" && lastBody(bench)) return "wing";

@@ -155,7 +155,7 @@ export const howOften: Clause[] = [
         "(?:with\\s+)?(?:an?\\s+)?(?:slight(?:ly)?|small|little|touch\\s+of)\\s+overlap(?:(?:ping|ped)(?:\\s+(?:turns|wraps))?)?",
         "slightly\\s+overlapp?(?:ing|ed)(?:\\s+(?:turns|wraps))?",
         "(?:in\\s+)?overlapp(?:ing|ed)\\s+(?:turns|wraps)",
-        "(?:in\\s+)?overlapp?ing(?=\\s*(?:[,.;]|$|so\\b))",
+        "(?:in\\s+)?overlapp?ing(?=\\s*(?:[,.;]|$|(?:so|from|to|up|forwards?|back)\\b))",
         "overlapp?(?:ing|ed)\\s+(?:slightly|a\\s+little|a\\s+touch|just\\s+a\\s+little)",
         "(?:with\\s+)?(?:a\\s+)?(?:bit|touch)\\s+of\\s+overlap",
         "each\\s+(?:turn\\s+|one\\s+)?(?:slightly\\s+|just\\s+)?(?:over|overlapping|covering)\\s+(?:the\\s+edge\\s+of\\s+)?the\\s+(?:last|one\\s+before|previous(?:\\s+one)?)(?:\\s+(?:slightly|a\\s+little|a\\s+bit))?",

@@ -350,4 +350,12 @@ export const tying: readonly Rule[] = [
     "(?<=^\\W*(?:wing|underwing|overwing|tail|topping)\\s*[:=–-][^;,]*\\b(?:hair|bucktail|squirrel),\\s+(?:about\\s+|some\\s+|roughly\\s+|ca\\.?\\s+)?)(\\d{1,3})(?=\\s*[,;])",
     "$1 hairs",
   ),
+
+  // “Wind the hackle forward, then the tinsel through it, six turns”
+  said(
+    ["then the"],
+    `(?<=${BEGINNING}(?:wind|wrap|palmer)\\s[^.;]*,\\s*(?:and\\s+)?)then\\s+the\\s+((?:\\p{L}+\\s+){0,2}?(?:wire|tinsel|oval|rib|floss|herl|twist|hackle|saddle))\\s+(?=(?:over|through|up|forwards?|back|down)(?!\\p{L}))`,
+    "then wind the $1 ",
+  ),
+  said(["in a v"], "(?<!notched\\s+|cut\\s+)(?:tied\\s+)?in\\s+an?\\s+V(?:\\s+shape)?(?=\\s*(?:[,.;]|$))", "as a V"),
 ];
