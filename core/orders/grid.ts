@@ -37,9 +37,11 @@ const isNumber = (cell: Span | undefined, catalogue: Catalogue): boolean => {
 
 /** Whether a line is the head of a grid: at least two sizes, or two flies, and else only what heads are called. */
 function fieldsOf(head: Cells, catalogue: Catalogue): { fields: Grid["fields"]; are: "sizes" | "flies" } | undefined {
+  // Names are only looked for where the rows are sizes: every line of a text is asked whether it is such a head.
+  const isOfSizes = head[0] === undefined || headRole(head[0].text) === "size";
   for (const [are, is] of [
     ["sizes", (c: Span) => sizeIn(c, catalogue) !== undefined],
-    ["flies", (c: Span) => namesFly(c, catalogue)],
+    ["flies", (c: Span) => isOfSizes && namesFly(c, catalogue)],
   ] as const) {
     const fields = head.flatMap((cell, column) => (cell && is(cell) ? [{ column, head: cell }] : []));
     const others = head.filter((cell, column) => cell && !fields.some((f) => f.column === column));
