@@ -11,6 +11,8 @@ export interface Row {
   quantity: Quantity | undefined;
   /** Cells that are not of the line: its number in the list, prices, sums. */
   outside: [number, number][];
+  /** Of a grid: the cell of its head that was put right before the row's text. */
+  head?: Span;
   /** Where the answer to what it lacks belongs, where that is not its end. */
   nameEnd?: number;
 }

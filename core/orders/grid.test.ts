@@ -69,6 +69,21 @@ describe("a sheet whose head names sizes", () => {
     expect((AHEAD + sheet).slice(...(doubt?.at ?? [0, 0]))).toBe("1");
   });
 
+  test("marks each size in its head, and each number in its row", () => {
+    const sheet = "Fly\t14\t16\nDusk Sedge\t2\t1\nHarbour Nymph olive\t\t3";
+    const marks = read(sheet).lines.map((l) =>
+      l.understood.map((u) => `${u.field} ${(AHEAD + sheet).slice(...u.at)}`).sort(),
+    );
+    const sedge = "pattern Dusk Sedge";
+    expect(marks.slice(0, 2)).toEqual([
+      [sedge, "quantity 2", "size 14"],
+      [sedge, "quantity 1", "size 16"],
+    ]);
+    expect(marks[2]).toEqual(expect.arrayContaining(["pattern Harbour Nymph", "quantity 3", "size 16"]));
+    const size = read(sheet).lines[2]?.understood.find((u) => u.field === "size");
+    expect(size?.at[0]).toBe(AHEAD.length + "Fly\t14\t".length);
+  });
+
   test("reads whom it is for beneath it, and a remark beside a row for all of that row", () => {
     const order = readOrder(
       "Fly\t14\t16\tNote\nDusk Sedge\t2\t1\tbarbless\nHarbour Nymph olive\t\t3\t\nFernhill Lodge\t8 May",

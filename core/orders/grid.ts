@@ -106,9 +106,9 @@ export function readGrid({ are, fields, rows }: Grid, head: Span, by: string, ca
     for (const { column, head: of } of own) {
       const cell = row.cells[column];
       const quantity = quantityOf(cell, unit, catalogue);
-      const span = together(head, row.line, [of, ...names, cell]);
+      const span = behindHead(of, row.line, [...names, cell]);
       const nameEnd = (are === "flies" ? of : names.find((n) => n !== undefined && namesFly(n, catalogue)))?.end;
-      table.rows.push({ span, outside: [], quantity, ...(nameEnd !== undefined && { nameEnd }) });
+      table.rows.push({ span, outside: [], quantity, head: of, ...(nameEnd !== undefined && { nameEnd }) });
     }
   }
   setSumsAside(table, rows, fields);
@@ -117,11 +117,14 @@ export function readGrid({ are, fields, rows }: Grid, head: Span, by: string, ca
   return table;
 }
 
-/** Words of two lines as one stretch, each where it stands, with nothing between them. */
-function together(head: Span, line: Span, cells: readonly (Span | undefined)[]): Span {
-  const text = Array.from({ length: line.end - head.start }, () => " ");
-  for (const cell of cells) if (cell) text.splice(cell.start - head.start, cell.text.length, ...cell.text);
-  return { text: text.join(""), start: head.start, end: line.end };
+/**
+ * A row with only these of its cells, each where it stands, and the word of the head put right before it: as long as
+ * the row alone, however far below its head it stands.
+ */
+function behindHead(head: Span, line: Span, cells: readonly (Span | undefined)[]): Span {
+  const text = Array.from({ length: line.text.length }, () => " ");
+  for (const cell of cells) if (cell) text.splice(cell.start - line.start, cell.text.length, ...cell.text);
+  return { text: `${head.text} ${text.join("")}`, start: line.start - head.text.length - 1, end: line.end };
 }
 
 /** Sums beneath the columns order nothing; a sum that is another than theirs is left to be asked about. */

@@ -73,7 +73,10 @@ class OrderReader implements OrderReading {
       this.heading.takeWithin(stretch);
       const first = this.order.lines.length;
       const made = this.items.read(stretch, row.quantity);
-      for (const { doubts } of made) askInGrid(doubts, row);
+      for (const { understood, doubts } of made) {
+        placeHead([...understood, ...doubts], row);
+        askInGrid(doubts, row);
+      }
       this.order.lines.push(...made);
       this.statements.push({ at: [row.span.start, row.span.end], lines: [first, this.order.lines.length] });
     }
@@ -121,6 +124,15 @@ function askInGrid(doubts: Doubt[], { span, nameEnd, quantity }: Row): void {
     if (doubt.code === "WHICH_COLOUR" && isBehind) doubt.at = [nameEnd, nameEnd];
     if (doubt.code === "SIZE_OUTSIDE" && quantity) Object.assign(doubt, { at: quantity.at, candidates: [] });
   }
+}
+
+/** What was read of the cell of a grid's head stands there, and not right before the row. */
+function placeHead(marks: { at: [number, number] }[], { span, head }: Row): void {
+  if (!head) return;
+  const behind = span.start + head.text.length;
+  for (const mark of marks)
+    if (mark.at[0] >= span.start && mark.at[0] <= behind)
+      mark.at = [mark.at[0] - span.start + head.start, Math.min(mark.at[1], behind) - span.start + head.start];
 }
 
 /**
