@@ -2,7 +2,7 @@ import { settleStart, startOf } from "../started";
 import { formTold, type Told } from "../told";
 import type { MadeStep } from "../bench";
 import type { Reading } from "../reading";
-import { moreBunches } from "./bunches";
+import { moreBunches, tiedInAgain } from "./bunches";
 import { colourIn, isColour } from "../../materials";
 import { stuffOf } from "../named";
 import { roleOfWord, PARTS } from "../lexicon/parts";
@@ -23,25 +23,13 @@ function sameAgain(r: Reading, told: Told, text: string): void {
   const begin = told.at + words.length;
   const [more, ...others] = scan(text, begin, told.end, {}, r.scanContext, "lay");
   if (others.length > 0) return;
-  const { amount, shown, attitude, stance } = last;
+  tiedInAgain(told, { component, exact, last, begin, tells: more, amount: last.amount });
   // “The same again in olive”
-  const colour = more?.rest.find((x) => isColour(text.slice(x.at, x.end).trim()));
-  const stuff = colour && `${text.slice(colour.at, colour.end).trim()} ${stuffOf(exact.name)}`;
-  Object.assign(told, {
-    kind: "lay",
-    verb: "tie in",
-    role: component.role,
-    part: component.role,
-    refers: undefined,
-    description: colour
-      ? { ...colour, text: stuff, means: { form: exact.form } }
-      : { at: told.at, end: told.at, text: exact.name, exact },
-    said: { amount, shown, ...(attitude && { attitude }), ...(stance && { stance }), ...more?.said },
-    understood: [{ at: told.at, end: begin }, ...(more?.understood ?? [])],
-    kept: more?.kept ?? [],
-    loose: more?.loose ?? [],
-    rest: more?.rest.filter((x) => x !== colour) ?? [],
-  });
+  const colour = told.rest.find((x) => isColour(text.slice(x.at, x.end).trim()));
+  if (!colour) return;
+  const stuff = `${text.slice(colour.at, colour.end).trim()} ${stuffOf(exact.name)}`;
+  told.description = { ...colour, text: stuff, means: { form: exact.form } };
+  told.rest = told.rest.filter((x) => x !== colour);
 }
 
 /** “White sighter on top, 4 mm of poly”: the colour of a part is that of its stuff. */

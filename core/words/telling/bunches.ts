@@ -1,5 +1,7 @@
 import { allBunches } from "../finish";
 import type { MadeStep } from "../bench";
+import type { Component, RecipeStep } from "../../recipe";
+import type { Material } from "../../materials";
 import { NUMBER_WORD, readNumber } from "../text/number";
 import type { Reading } from "../reading";
 import { scan } from "../scan";
@@ -21,6 +23,41 @@ const several = new RegExp(
 const isBunch = ({ step }: MadeStep): boolean =>
   step.do === "lay" && ("clump" in step.amount || "fibres" in step.amount);
 
+type Laid = Extract<RecipeStep, { do: "lay" }>;
+/** What was tied in last, once more: as long and as it stands, where `tells`, the words behind it, say no more. */
+export function tiedInAgain(
+  told: Told,
+  {
+    component,
+    exact,
+    last: { shown, attitude, stance },
+    begin,
+    tells,
+    amount,
+  }: {
+    component: Component;
+    exact: Material;
+    last: Laid;
+    begin: number;
+    tells: Told | undefined;
+    amount: Laid["amount"];
+  },
+): void {
+  Object.assign(told, {
+    kind: "lay",
+    verb: "tie in",
+    role: component.role,
+    part: component.role,
+    refers: undefined,
+    description: { at: told.at, end: told.at, text: exact.name, exact },
+    said: { amount, shown, ...(attitude && { attitude }), ...(stance && { stance }), ...tells?.said },
+    understood: [{ at: told.at, end: begin }, ...(tells?.understood ?? [])],
+    kept: tells?.kept ?? [],
+    loose: tells?.loose ?? [],
+    rest: tells?.rest ?? [],
+  });
+}
+
 /** More bunches of what was tied in last, each as thick and as long, where nothing else is said of them. */
 export function moreBunches(r: Reading, told: Told, text: string): void {
   const said = more.exec(text.slice(told.at, told.end));
@@ -33,24 +70,5 @@ export function moreBunches(r: Reading, told: Told, text: string): void {
   const begin = told.at + said[0].length;
   const [tells, ...others] = scan(text, begin, told.end, {}, r.scanContext, "lay");
   if (n === undefined || others.length > 0 || tells?.description) return;
-  const { amount, shown, attitude, stance } = last.step;
-  Object.assign(told, {
-    kind: "lay",
-    verb: "tie in",
-    role: component.role,
-    part: component.role,
-    refers: undefined,
-    description: { at: told.at, end: told.at, text: exact.name, exact },
-    said: {
-      amount: allBunches(amount, n),
-      shown,
-      ...(attitude && { attitude }),
-      ...(stance && { stance }),
-      ...tells?.said,
-    },
-    understood: [{ at: told.at, end: begin }, ...(tells?.understood ?? [])],
-    kept: tells?.kept ?? [],
-    loose: tells?.loose ?? [],
-    rest: tells?.rest ?? [],
-  });
+  tiedInAgain(told, { component, exact, last: last.step, begin, tells, amount: allBunches(last.step.amount, n) });
 }
