@@ -101,23 +101,40 @@ const intoLoop = words(
 const aLoop = words(`(?:an?|the)\\s+(?:small\\s+|short\\s+)?${LOOP}|(?:(?:an?|the)\\s+)?${SPLIT_THREAD}`);
 const isOfLoop = new RegExp(`\\b(?:loop|${SPLIT_THREAD})\\b`);
 interface Ahead {
-  layer: Description;
+  layers: Description[];
   counted: Span;
   mm: number;
   end: number;
+}
+/** What joins the layers of a loop that is told behind them. */
+const joinsLayers = words(
+  "(?:,?\\s*(?:and|with|plus|then|&|over(?:\\s+it)?)|,)(?:\\s+(?:an?|some|a\\s+(?:little|few\\s+strands\\s+of)))?(?=\\s)",
+);
+/** “Black marabou and purple flash”: all that lies in it, up to the words that say so. */
+function layersAhead(text: string, at: number, index: CabinetIndex): Description[] {
+  const layers: Description[] = [];
+  for (let place = at; ;) {
+    const layer = descriptionAt(text, place, index, true);
+    if (!layer || isOther(layer)) return layers;
+    layers.push(layer);
+    const joint = joinsLayers(text, skipBlanks(text, layer.end));
+    if (!joint) return layers;
+    place = skipBlanks(text, joint.end);
+  }
 }
 function describedFirst(text: string, begin: number, index: CabinetIndex): Ahead | undefined {
   if (!isOfLoop.test(text)) return undefined;
   const counted = counts(text, begin);
   const at = skipBlanks(text, counted?.end ?? begin);
-  const layer = descriptionAt(text, at, index, true);
-  const link = layer && !isOther(layer) ? intoLoop(text, skipBlanks(text, layer.end)) : undefined;
-  if (!layer || !link) return undefined;
+  const layers = layersAhead(text, at, index);
+  const last = layers.at(-1);
+  const link = last ? intoLoop(text, skipBlanks(text, last.end)) : undefined;
+  if (!link) return undefined;
   const place = skipBlanks(text, link.end);
   const loop = opened(text, place) ?? aLoop(text, place);
   return (
     loop && {
-      layer,
+      layers,
       counted: { at: begin, end: at },
       mm: typeof loop.value === "number" ? loop.value : 0,
       end: loop.end,
@@ -156,7 +173,7 @@ export function loopAt(text: string, at: number, index: CabinetIndex, open?: Tol
     if (first.value > 0) told.said.loopMm = first.value;
     const known = ahead ? ahead.counted.end : begin;
     if (ahead && known > begin) told.kept.push(ahead.counted);
-    if (ahead) layers.push(asFibre(ahead.layer));
+    if (ahead) layers.push(...ahead.layers.map(asFibre));
     told.understood.push({ at: known, end: first.end });
     place = first.end;
   }

@@ -3,6 +3,7 @@ import { type Mention, lead } from "./mention";
 import { LONGER, SHORTER } from "../text/length";
 import { shapeOf, slipOf } from "../named";
 import { isThickness } from "../said";
+import { isColour } from "../../materials";
 import type { Told } from "../told";
 
 /** What a second material may be to the one that a clause has, in the order in which it is tried. */
@@ -13,6 +14,7 @@ export const besides: readonly ((m: Mention) => boolean)[] = [
   isCoated,
   isSource,
   isCut,
+  isQuality,
   isNothingNew,
   isShape,
   isStripOfFeather,
@@ -115,6 +117,23 @@ function isSource(m: Mention): boolean {
 /** “a second strip, crosscut”: how the hide of it is cut. */
 function isCut({ found, told }: Mention): boolean {
   return /\bstrip/.test(told.description?.text ?? "") && /^cross-?\s?cut$/.test(found.text.trim());
+}
+const quality = /^(?:soft|stiff|webby|glossy|fine|well[-\s]marked|short|long|small|large)$/;
+/** “hen partridge, soft brown”: how the feather is that was named, and no second one. */
+function isQuality(m: Mention): boolean {
+  const { told, found } = m;
+  const first = told.description;
+  const words = found.text.trim().toLowerCase().split(/\s+/);
+  const isNamed = first?.text.split(/\s+/).some((w) => !isColour(w) && !quality.test(w.toLowerCase()));
+  const isOnlyThat = words.every((w) => quality.test(w) || isColour(w)) && words.some((w) => quality.test(w));
+  if (!first || !isNamed || !isOnlyThat || !isBehindComma(m) || formSaid(first) !== "hackle") return false;
+  const { exact: _exact, ...plain } = first;
+  told.description = {
+    ...plain,
+    text: `${first.text.trim()}, ${found.text.trim()}`,
+    means: first.means ?? { form: "hackle" },
+  };
+  return true;
 }
 /** “between the yarn pieces” says where; “snipe covert, feather stroked and tied in by the tip” names nothing new. */
 function isNothingNew(m: Mention): boolean {

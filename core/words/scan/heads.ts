@@ -140,6 +140,9 @@ const palmeredWith = words(
   "(?:and\\s+)?palmered\\s+with(?:\\s+(?:an?|one))?(?=\\s)|(?:and\\s+)?(?:an?|one)\\s+(?=(?:[\\p{L}-]+\\s+){0,3}(?:hackle|saddle|cock|hen)\\s+palmered\\b)",
 );
 
+/** “five turns, black cock hackle palmered over the front half”: of which only the name stands ahead. */
+const barePalmered = /(?<=,\s+)(?=(?:[\p{L}-]+\s+){1,3}(?:hackle|saddle|cock|hen)\s+palmered\b)/uy;
+
 /** “Orange fur with 3 turns of palmered hackle”. */
 const turnsOfHackle = words(
   "(?<!\\bpalmer\\b[^.;,]*)with\\s+(?=(?:\\d+|a|one|two|three|four|five|six|seven)\\s+turns?\\s+of\\s+(?:[\\p{L}-]+\\s+){0,4}?(?:hackle|saddle|cock|hen|partridge|grouse|starling)\\b)",
@@ -153,6 +156,8 @@ export function overItAt(
 ): { end: number; role: "hackle" | "rib"; isPalmered?: boolean } | undefined {
   const palmered = palmeredWith(text, at);
   if (palmered) return { end: palmered.end, role: "hackle", isPalmered: true };
+  barePalmered.lastIndex = at;
+  if (barePalmered.test(text)) return { end: at, role: "hackle", isPalmered: true };
   const turns = turnsOfHackle(text, at);
   if (turns) return { end: turns.end, role: "hackle", isPalmered: saysPalmered.test(text.slice(turns.end)) };
   const ribbed = ribbedWith(text, at);

@@ -166,8 +166,10 @@ function isOfAnother({ told, text, at, begin, found, atHead }: Mention): boolean
     partRead(text, skip(text, found.end)) !== undefined;
   // “Wrap to the thorax, wire over it five turns”: the wire goes over what is wrapped.
   // “Tie in the hackle by its tip and the yarn”: of what no hackle is made, that is told by itself.
+  // “Wind to 60% and varnish”: that is done to what was wound.
+  const isCoat = told.verb === "wind" && formSaid(found) === "liquid" && /\band\s+$/.test(text.slice(0, at));
   const isTiedToo = told.verb === "tie in" && isNamedApart(told, found) && /\band\s+$/.test(text.slice(0, at));
-  return isOfNextPart || isTiedToo || (told.verb === "wind" && windsOverIt.test(text.slice(begin - 2)));
+  return isOfNextPart || isTiedToo || isCoat || (told.verb === "wind" && windsOverIt.test(text.slice(begin - 2)));
 }
 /** Whether a clause that names its part comes to what another part is made of. */
 const isNamedApart = (told: Told, found: Description): boolean => {

@@ -387,7 +387,7 @@ const aboutHalfUp: Reader<Place> = map(
   ),
   ([how = ""]) => ({ fraction: /under|less|short/.test(how) ? 0.55 : 0.45 }),
 );
-const percent: Reader<number> = map(
+export const percent: Reader<number> = map(
   match("(\\d+(?:[.,]\\d+)?)\\s*(?:%|per\\s?cent)"),
   ([p = ""]) => Number(p.replace(",", ".")) / 100,
 );

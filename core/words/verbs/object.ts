@@ -284,6 +284,10 @@ function roleFrom(
     const isOne = (said.count ?? 1) === 1 && (!said.amount || ("fibres" in said.amount && said.amount.fibres === 1));
     const isBiot = isOne && said.shown === undefined && /\bbiot\b/i.test(name) && bench.ofRole("tail") !== undefined;
     if (isBiot && isRear && !said.hanging) return "body";
+    // “Catch in a stripped quill and a strand of pearl”: one strand beside what is to be wound is to be wound as well.
+    const isStrand = form === "flash" && said.amount && "strands" in said.amount && said.amount.strands === 1;
+    if (isStrand && isRear && (said.shown ?? said.like) === undefined && bench.waits((w) => w.role === "body"))
+      return "rib";
     if (isRear && !said.hanging) return form === "flash" && (bench.ofRole("tail") ?? isOnSides) ? "flash" : "tail";
     // “Tied in so that the fibres slope back over the body”
     if (form === "feather fibre" && said.attitude === "over" && lastBody(bench)) return "wing";

@@ -1,7 +1,16 @@
 import { beginning, opt, words, type Reader, map, unless, seq, match, oneOf, memo } from "../../parse";
 import type { Place } from "../../../hooks";
 import { number, readNumber } from "../../text/number";
-import { absolute, bareFraction, fromOtherEnd, isBareShare, placeReached, place, stuffReached } from "../../text/place";
+import {
+  absolute,
+  bareFraction,
+  fromOtherEnd,
+  isBareShare,
+  percent,
+  placeReached,
+  place,
+  stuffReached,
+} from "../../text/place";
 import { type Clause, clause, put } from "../../said";
 
 export const the = opt(words("the|a|an|its"));
@@ -61,7 +70,7 @@ const itsHalf: Reader<{ from: Place; to: Place }> = map(
 const shareTaken: Reader<{ from: Place; to: Place }> = map(
   seq(
     opt(words("over|along|for|covering|taking\\s+up|occupying|about|roughly|the")),
-    number,
+    oneOf(percent, number),
     words(
       "(?:of\\s+)?the\\s+body(?=\\s*(?:[,.;]|$))|of\\s+(?:the\\s+)?(?:(?:hook\\s+)?shank|hook(?!\\s+(?:shank|point|eye|bend|gape|length)))(?!\\s*(?:lengths?|full|thick|long|wide|behind|back|from|in))|shank(?=\\s*(?:[,.;]|$))",
     ),

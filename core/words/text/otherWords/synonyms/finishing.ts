@@ -209,4 +209,17 @@ export const ofHackles: readonly Rule[] = [
     "(?<=\\bcoats?\\s+of\\s+[^.;,]*)\\s+(?:over\\s+(?:the\\s+(?:whole\\s+)?lot|everything|it\\s+all|all\\s+of\\s+it)|all\\s+over)(?=\\s*(?:[,.;]|$))",
     " over the whole fly",
   ),
+
+  said(["whipped"], "(?<=(?:^|[,;.])\\s*)finish(?:ed)?\\s+whipped(?=\\s*(?:[,.;]|$))", "whip finish"),
+  said(
+    ["flush", "close beneath"],
+    "(?<=\\b(?:clipped|trimmed|cut|clip|trim)\\s+)(?:flush|close)\\s+(?:beneath|underneath|below|under)(?=\\s*(?:[,.;]|$))",
+    "flat underneath",
+  ),
+  said(["second thin coat"], "(?<=[,;]\\s+(?:then\\s+)?)second\\s+thin\\s+coat(?!\\p{L})", "1 thin coat"),
+  said(
+    ["butts"],
+    "(?:the\\s+)?(?:butts\\s+of\\s+the\\s+wing|wing\\s+butts)(?=,?\\s+(?:are\\s+)?left\\s+(?:as|for)\\s+(?:an?|the)\\s+head)",
+    "butts",
+  ),
 ];

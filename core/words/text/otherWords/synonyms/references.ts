@@ -110,5 +110,28 @@ export const references: readonly Rule[] = [
     `,?\\s+(${A_COUNT})\\s+of\\s+them(?:\\s+wound)?\\s+side\\s+by\\s+side`,
     ", $1 side by side",
   ),
+
+  said(["point of the barb", "tip of the barb"], "the\\s+(?:point|tip)\\s+of\\s+the\\s+barb(?!\\p{L})", "the barb"),
+  // “Feather: one starling”: which one is named behind it.
+  said(["feather"], "(?<=^\\W*feather\\s*[:=–-]\\s*)(?:one|an?)\\s+(?=\\p{L})", ""),
+  // “Loop: black marabou in a 6 cm loop”
+  said(["loop"], "(?<=^\\W*)(?:dubbing\\s+)?loop\\s*:(?=.*\\bloop\\b)", ""),
+
+  said(
+    ["and behind the eyes", "front of the eyes"],
+    "(?:(?:(?:ahead|in\\s+front)(?:\\s+of)?\\s+and\\s+(?:then\\s+)?behind)|(?:behind\\s+and\\s+(?:then\\s+)?(?:ahead|in\\s+front)\\s+of))(?=\\s+the\\s+eyes)",
+    "round",
+  ),
+  said(
+    ["round them"],
+    "(?<=\\bto\\s+the\\s+eyes)\\s+and\\s+(?:a?round|over)\\s+them(?=\\s*(?:[,.;]|$))",
+    " and round the eyes",
+  ),
+
+  said(
+    ["from the eye"],
+    "(?:taken\\s+)?(?:from|off)\\s+the\\s+eyed?\\s+(?:(?:part|end)(?:\\s+of\\s+(?:the|a)\\s+(?:feather|plume|tail))?|of\\s+(?:the|a)\\s+(?:feather|plume|tail))(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
 ];
 const few: Record<string, number> = { one: 1, two: 2, three: 3 };

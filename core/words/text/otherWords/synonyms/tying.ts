@@ -358,4 +358,11 @@ export const tying: readonly Rule[] = [
     "then wind the $1 ",
   ),
   said(["in a v"], "(?<!notched\\s+|cut\\s+)(?:tied\\s+)?in\\s+an?\\s+V(?:\\s+shape)?(?=\\s*(?:[,.;]|$))", "as a V"),
+
+  said(
+    ["tie in"],
+    `tie\\s+in\\s+(?=(?:about\\s+)?${A_COUNT}\\s+(?:(?:touching|close|tight|open)\\s+)?(?:turns|wraps)\\s+of\\s)`,
+    "wind ",
+  ),
+  said(["smear"], "smear(?:ed|ing)?(?=\\s+(?:it\\s+|them\\s+|that\\s+)?with\\s)", "coat"),
 ];
