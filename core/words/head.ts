@@ -73,7 +73,7 @@ const shorthandSign = /^([a-z]{1,2})\s*(?:[:=]|-(?=\s))\s*/;
 const threadAlone =
   /^\s*(?:(?!threads?\b|silk\b)(?:[a-z]+\s+){0,3}\d{2,3}\s*den(?:ier)?|(?!(?:sizes?|hooks?|no)\b)(?:[a-z]+\s+){1,2}\d{1,2}\/0|\d{1,2}\/0\s+(?!long|short|[1-6]x)[a-z]+|\d{2,3}\s*den(?:ier)?\.?\s+[a-z]+|(?:[5-9]\d|[12]\d\d)\s+(?:olive|black|white|brown|red|tan|grey|gray|orange|yellow|green|claret|pink|purple|rust)|(?:olive|black|white|brown|red|tan|grey|gray|orange|yellow|green|claret|pink|purple|rust)\s+(?:50|70|100|140|210))\s*\.?\s*$/;
 const hookAlone =
-  /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$|^\s*(?:sizes?\s+|#)?\d{1,2}(?:\/0)?[\s,]+(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire)\s*$/;
+  /^\s*#?\d{1,2}(?:\/0)?(?:\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?[\s,]+(?:(?:long|short|standard|[1-6]x)[\s-]*)+(?:shank|long|short)\s*$|^\s*(?:sizes?\s+|#)?\d{1,2}(?:\/0)?[\s,]+(?:(?:extra\s+)?(?:light|fine|medium|heavy|strong|standard)\s+wire)\s*$|^\s*sizes?\s+\d{1,2}(?:\/0)?(?:\s*(?:-|to|and|&|,)\s*\d{1,2}(?:\/0)?)*\s*$/;
 
 const weightedWith = /^(?:weighted|weight(?:\s+(?:it|the\s+(?:[\w-]+\s+){0,2}?(?:hook|shank|fly)))?)\s+with\s+/;
 /** “Top it off with six herls”: they are its topping. */

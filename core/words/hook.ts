@@ -140,6 +140,9 @@ const sizesInFigures = (text: string): string =>
 /** “1/16" tinsel on a #6”: a length is no size. */
 const inches = /\d+(?:\s+\d+\/\d+|\/\d+)?\s*(?:"|inch(?:es)?\b)/gu;
 
+/** “12 to 15 wraps of lead”: so often something goes round, and no size. */
+const ofTurns = /\d{1,2}(?:\s*(?:-|to|or)\s*\d{1,2})?\s+(?:(?:touching|close|even|open)\s+)?(?:turns|wraps)\b/gu;
+
 /** What is told of the thread, up to the next sign. */
 const ofThread =
   /[,;.]\s*(?:(?!\b(?:hooks?|sizes?)\b)[^,;.])*\b(?:thread|silk)\b(?:(?!\b(?:hooks?|sizes?)\b)[^,;.])*/gu;
@@ -161,7 +164,7 @@ export function readHook(text: string, hooks: Iterable<KnownHook>): HookSaid {
   const byCode = all.find((h) => words.includes(h.id.toLowerCase()));
   // “P1, sizes 14 and 16”: the figure of its code is no size.
   const told = byCode ? withoutCode(text, byCode.id.toLowerCase()) : text;
-  const found = sizesIn(told.replace(ofThread, (m) => " ".repeat(m.length)));
+  const found = sizesIn([ofThread, ofTurns].reduce((t, no) => t.replace(no, (m) => " ".repeat(m.length)), told));
   const sizes = found?.sizes;
   const nameWords = (h: KnownHook) =>
     h.name

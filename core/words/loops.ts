@@ -82,7 +82,7 @@ const stapleByRule = match(
 );
 /** “layer 2:”, “first layer:”, and how a layer lies, or how much of it there is. */
 const layerSaid = words(
-  "(?:first|second|third|fourth|next|last|bottom|top|middle|lower|upper|one|an?(?:other)?)\\s+layer\\s*:?|layer\\s+(?:\\d|one|two|three|four)\\s*:?|sparse|(?:on|in|over)\\s+(?:the|its)\\s+(?:front|rear|back|first|last|upper|lower)\\s+(?:half|third|part)|over\\s+the\\s+(?:whole|full|entire)\\s+(?:length|loop)|(?:about\\s+)?\\d+\\s+(?:strands|fibres|fibers|hairs)(?:\\s+of)?",
+  "(?:first|second|third|fourth|next|last|bottom|top|middle|lower|upper|one|an?(?:other)?)\\s+layer\\s*:?|layer\\s+(?:\\d|one|two|three|four)\\s*:?|sparse|(?:on|in|over)\\s+(?:the|its)\\s+(?:front|rear|back|first|last|upper|lower)\\s+(?:half|third|part)|over\\s+the\\s+(?:whole|full|entire)\\s+(?:length|loop)|(?:(?:about\\s+)?\\d+|an?\\s+few|some|a\\s+couple\\s+of)\\s+(?:strands|fibres|fibers|hairs)(?:\\s+of)?",
 );
 const small = words("in(?:to)?(?=\\s+an?\\s+[\\d.])|and|then|,|;|\\.(?=\\s|$)|:|\\)|a|the|some|it|now|next");
 const brushedOut = words("(?:then\\s+)?brushed\\s+out(?:\\s+(?:well|back))?");

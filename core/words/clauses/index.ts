@@ -119,7 +119,9 @@ export function kindOf(text: string, role: Role | undefined, form: MaterialForm 
   // What is wound is only laid where it waits to be.
   if ((role === "weight" || form === "weight wire") && liesAlong.test(text) && !/\b(?:turns?|wraps?)\b/i.test(text))
     return "lay";
-  if (role !== undefined && woundRoles.has(role) && (form !== "feather fibre" || role === "body" || role === "thorax"))
+  // “Rib: one fibre of pheasant tail, 4 turns”
+  const isWoundFibre = role === "body" || role === "thorax" || (role === "rib" && windWords.test(text));
+  if (role !== undefined && woundRoles.has(role) && (form !== "feather fibre" || isWoundFibre))
     return /counted\s+when\s+wound|\bbound\s+in\b(?!.*\bturns?\b)(?!.*\btouching\b)|left\s+hanging/i.test(text) &&
       !/\bturns?\b|(?<!when\s)\bwound\b/i.test(text)
       ? "lay"

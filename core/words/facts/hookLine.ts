@@ -147,7 +147,7 @@ function endOfHook({ scanContext: { index } }: Reading, text: string, begin: num
     const verb = /\d|\bhook\b/.test(text.slice(begin, at)) ? verbAt(text, at)?.id : undefined;
     if (verb && doneAtOnce.has(verb)) return at;
     if (/\d/.test(text.slice(begin, at)) && threadAhead.test(text.slice(at))) return at;
-    if (/^(?:,|\s(?:and|with|plus)\s)/.test(m[0]) && /\d/.test(text.slice(begin, at)) && weighs.test(text.slice(at)))
+    if (/^(?:[,;]|\s(?:and|with|plus)\s)/.test(m[0]) && /\d/.test(text.slice(begin, at)) && weighs.test(text.slice(at)))
       return at;
     if (!/^[;.:]/.test(m[0])) continue;
     const head = headOf(text.slice(at));
@@ -176,7 +176,7 @@ export function readHookLine(r: Reading, i: number): void {
 /** “… sizes 8 and 10, and slide on a bead”: what is done in the same breath is a step. */
 const doneAtOnce = new Set<string>(["seat", "start", "tie in", "wind", "move", "dub"]);
 const weighs =
-  /^(?:(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d|(?:\d{1,2}|[a-z]+)\s+(?:turns|wraps)\s+(?:of\s+)?(?:\S+\s+){0,3}(?:lead|wire)\b)/;
+  /^(?:(?:weight(?:ed)?|lead|bead|thread|silk)\b[^,;]*\d|(?:\d{1,2}(?:\s*(?:-|to|or)\s*\d{1,2})?|[a-z]+)\s+(?:turns|wraps)\s+(?:of\s+)?(?:\S+\s+){0,3}(?:lead|wire)\b)/;
 
 /** “… and I use brown 8/0.” */
 const threadAhead =

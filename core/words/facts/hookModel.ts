@@ -17,12 +17,13 @@ export function keepModel(r: Reading, i: number, said: HookSaid): void {
 }
 
 /** “A simple marabou streamer”: what kind of fly it is tells which hook, where only its sizes are told. */
-const kindOfFly = /\b(?:streamer|nymph|pupa|larva|wet|dry|spider)\b/;
+const kindOfFly = /\b(?:streamer|nymph|pupa|larva|wet|dry|spider)\b/g;
 export function hookByKind(r: Reading): void {
   const { facts } = r.bench;
   if (facts.hookModel || !facts.sizes?.from) return;
   const at = facts.hookLine ?? facts.sizesLine;
-  const kind = kindOfFly.exec(lineOf(r, 0).text.toLowerCase())?.[0];
+  // “Wet Dock Streamer”: the last word says what it is.
+  const kind = lineOf(r, 0).text.toLowerCase().match(kindOfFly)?.at(-1);
   if (kind === undefined || at === undefined) return;
   const said = readHook(`${kind} ${lineOf(r, at).text.toLowerCase()}`, r.context.hooks);
   if (!said.model) return;

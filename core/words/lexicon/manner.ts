@@ -63,6 +63,8 @@ export const MANNER = anyOf(
   "(?:sprayed|treated|stiffened|backed|coated)\\s+with\\s+(?:a\\s+)?(?:fixative|feather\\s+spray|spray|artist(?:'s|s)?\\s+fixative)",
   "(?:on\\s+top\\s+of|over|above)\\s+the\\s+(?:white|black|brown|red|blue|green|yellow|orange|olive|grey|gray|tan|pink|purple|chartreuse|silver|gold)(?=\\s*(?:[,.;]|$))",
   "upturned|turned\\s+up(?=\\s*(?:[,.;]|$))",
+  "posted(?:\\s+up)?(?=\\s*(?:[,.;]|$|and\\b))",
+  "to\\s+(?:cover|hide)\\s+(?:everything|it\\s+all|the\\s+lot)(?:\\s+up)?(?=\\s*(?:[,.;]|$))",
   "(?:curving|curved|curling|sweeping)\\s+up(?:wards?)?(?=\\s*(?:[,.;]|$))",
   "with\\s+more\\s+(?:of\\s+the\\s+)?guard\\s+hairs?(?:\\s+(?:in\\s+it|left\\s+in))?(?=\\s*(?:[,.;]|$))",
   "(?:nothing|no\\s+more)(?:\\s+else)?\\s+(?:for|as)\\s+(?:the|a)\\s+(?:body|abdomen|head)(?=\\s*(?:[,.;]|$))",

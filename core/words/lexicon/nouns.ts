@@ -310,7 +310,7 @@ const nouns: [string, NounForm][] = [
     { form: "liquid", figures: { liquid: { kind: "resin" } } },
   ],
   [
-    "(?:super\\s?-?|instant\\s+|thin\\s+|gel\\s+|fast\\s+)*(?:glues?|adhesives?)|cyano(?:acrylate)?|super\\s?glue",
+    "(?:super\\s?-?|instant\\s+|thin\\s+|gel\\s+|fast\\s+)*(?:glues?|adhesives?|goop)|cyano(?:acrylate)?|super\\s?glue",
     { form: "liquid", figures: { liquid: { kind: "glue" } } },
   ],
   [

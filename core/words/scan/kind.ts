@@ -92,7 +92,8 @@ export function settleKind(told: Told, text: string, at: number, to: number, con
   if ((told.role === "hackle" || told.role === "collar") && fibresASide.test(clause))
     Object.assign(told, { role: "legs", part: "legs" });
   // “Body: black foam, tied in at the bend and folded forward”: what is folded over is not wound.
-  if (told.role === "body" && foldedBand.test(clause)) Object.assign(told, { role: "wing case", part: "back" });
+  if (told.role === "body" && foldedBand.test(clause.split(/\b(?:ribbed|covered)\b/)[0] ?? ""))
+    Object.assign(told, { role: "wing case", part: "back" });
   const isPlain = told.role === undefined && told.verb === undefined;
   const found =
     (isPlain ? colourAndNumber(text, skip(text, at)) : undefined) ?? lookAhead(text, at, to, context.index, told.role);

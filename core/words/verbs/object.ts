@@ -230,7 +230,10 @@ function takeAlternates({ told, bench }: Telling, component: Component): void {
 /** “Tie in six fibres at the bend”, and then “wind them to mid-shank”: nothing was said of a tail. */
 function isWoundNext(bench: Bench): boolean {
   const [next] = bench.toldLater();
-  return next?.verb === "wind" && next.refers === "it" && next.role === undefined && next.description === undefined;
+  if (next?.role !== undefined || next?.description) return false;
+  // “…, and make two turns”: of what was tied in.
+  const isOfIt = next?.verb === "wind" && next.refers === "it";
+  return isOfIt || (next?.kind === "wind" && next.said.rule?.turns !== undefined);
 }
 
 /**

@@ -41,7 +41,8 @@ export const waitsToBeWound = (role: Role | undefined, form: MaterialForm | unde
       (form === "flash" && (role === "rib" || role === "body")) ||
       (form === "rubber" && role === "rib") ||
       ((form === "hackle" || form === "quill" || form === "feather fibre") &&
-        (role === "hackle" || role === "collar" || role === "body" || role === "thorax"))));
+        (role === "hackle" || role === "collar" || role === "body" || role === "thorax")) ||
+      (form === "feather fibre" && role === "rib")));
 
 const ofHook: ReadonlySet<string> = new Set(["point", "barb", "bend"]);
 const isOfHook = (reach: Reach): reach is "point" | "barb" | "bend" => ofHook.has(reach);

@@ -768,6 +768,8 @@ export function listedRib(t: Telling, object: Meant, told: Said): void {
     ...(said.pieceMm !== undefined && { pieceMm: said.pieceMm }),
     ...(said.laid && { laid: said.laid }),
     ...(said.round && { round: said.round }),
+    // “Rib: pheasant tail, one fibre”
+    ...(object.form === "feather fibre" && { amount: { fibres: said.rope ?? 1 } }),
   };
   const hung = bench.hangs;
   bench.hangs = undefined;

@@ -371,4 +371,25 @@ export const amounts: readonly Rule[] = [
     "(?<=\\b(?:tie|catch|bind|set)\\s+in\\s+(?:[\\p{L}\\d-]+\\s+){1,5})whisks(?=\\s*(?:[,.;]|$)|\\s+(?:as|one|twice|half|long|about)\\s)",
     "fibres for the tail",
   ),
+
+  said(
+    ["left and"],
+    ",\\s+(?:an?\\s+|matched\\s+)*left\\s+and\\s+(?:an?\\s+)?right\\s+(slip|section)s?(?!\\p{L})",
+    ", a pair of $1s",
+  ),
+
+  // “Hackle: two gingers, six turns between them”: three of each.
+  ...[
+    ["four|4", 2],
+    ["six|6", 3],
+    ["eight|8", 4],
+    ["ten|10", 5],
+    ["twelve|12", 6],
+  ].map(([both, each]) =>
+    said(
+      ["between them", "between the two"],
+      `(?<=^\\W*hackles?\\s*[:=–-]\\s*(?:two|2)\\b[^;]*,\\s*)(?:${both})\\s+turns\\s+between\\s+(?:them|the\\s+two)(?=\\s*(?:[,.;]|$))`,
+      `${each} turns`,
+    ),
+  ),
 ];

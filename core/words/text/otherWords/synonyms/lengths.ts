@@ -406,4 +406,11 @@ export const lengths: readonly Rule[] = [
     "(?:reaching|stretching|running|extending)\\s+(?=from\\s+(?:just\\s+)?(?:the|behind|in)(?!\\p{L}))",
     "",
   ),
+
+  // “Thorax: hare, a third of the body”: its front third.
+  said(
+    ["of the body", "of body", "of the shank"],
+    "(?<=^\\W*thorax\\s*[:=–-][^;]*,\\s*)(?:over\\s+|about\\s+)*(?:an?\\s+)?(third|half|quarter)\\s+of\\s+(?:the\\s+)?(?:body|shank)(?=\\s*(?:[,.;]|$))",
+    "the front $1",
+  ),
 ];

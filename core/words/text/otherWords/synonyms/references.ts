@@ -133,5 +133,25 @@ export const references: readonly Rule[] = [
     "(?:taken\\s+)?(?:from|off)\\s+the\\s+eyed?\\s+(?:(?:part|end)(?:\\s+of\\s+(?:the|a)\\s+(?:feather|plume|tail))?|of\\s+(?:the|a)\\s+(?:feather|plume|tail))(?=\\s*(?:[,.;]|$))",
     "",
   ),
+
+  said(["end of the", "ends of the"], "(?<=\\bthe\\s+)ends?(?=\\s+of\\s+the\\s+(?:claws|legs|feelers|antennae)(?!\\p{L}))", "tip"),
+  // “First feather: dun cdc”: in which order they come, and which it is behind that.
+  said(["feather"], "(?<=^\\W*)(?:first|second|third|next|last|other)\\s+feather\\s*:", ""),
+  said(
+    ["to the eyes"],
+    "(?<=\\bto\\s+)the\\s+eyes\\s+and\\s+(?:once|(?:an?|one|two)\\s+(?:more\\s+)?turns?)\\s+(?:in\\s+front|round|around|ahead)(?:\\s+of)?(?:\\s+them)?(?=\\s*(?:[,.;]|$))",
+    "in front of the eyes",
+  ),
+  said(
+    ["ribbed in the", "ribbed the"],
+    "ribbed\\s+(?:in\\s+)?the\\s+(?:opposite|other)\\s+(?:direction|way)\\s+with(?!\\p{L})",
+    "counter ribbed with",
+  ),
+  // From where on the skin it was cut.
+  said(
+    [" hair from the"],
+    "(?<=\\b(?:deer|elk|moose|caribou|squirrel|goat|calf|calf-?tail)\\s+hair)\\s+(?:taken\\s+|cut\\s+)?from\\s+the\\s+(?:flank|rump|back|belly|neck|mask|face|leg|shoulder|body)(?=\\s*(?:[,.;]|$))",
+    "",
+  ),
 ];
 const few: Record<string, number> = { one: 1, two: 2, three: 3 };

@@ -365,4 +365,10 @@ export const tying: readonly Rule[] = [
     "wind ",
   ),
   said(["smear"], "smear(?:ed|ing)?(?=\\s+(?:it\\s+|them\\s+|that\\s+)?with\\s)", "coat"),
+
+  said(
+    ["at the tip", "at its tip", "at the butt"],
+    "(?<=\\btied\\s+in\\s+)at(?=\\s+(?:the|its)\\s+(?:tips?|butts?)(?:\\s*(?:[,.;]|$)|\\s+(?:at|in|and)(?!\\p{L})))",
+    "by",
+  ),
 ];
