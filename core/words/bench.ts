@@ -59,7 +59,7 @@ const areAlike = (a: MaterialForm, b: MaterialForm): boolean =>
   isOfForm(a, b) || alikeForms.some((those) => those.has(a) && those.has(b));
 /** A noun that says nothing of which. */
 export const isNounAlone =
-  /^(?:strips?|slips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|fib(?:re|er)s?|barbs?|rubber|latex|raffia|plastic)(?:\s+strands?)?$/i;
+  /^(?:strips?|hackles?|saddles?|slips?|film|foam|hairs?|feathers?|yarn|floss|wire|tinsel|herls?|chenille|flash|quill|mono(?:filament)?|wool|fib(?:re|er)s?|barbs?|rubber|latex|raffia|plastic)(?:\s+strands?)?$/i;
 
 /** “the tying silk itself” is what is on the hook. */
 const SHAPED = "small|neat|tidy|slim|tiny|short|long|large|big|smooth|tapered|compact|round|built[- ]up|cone-shaped";

@@ -15,6 +15,7 @@ const stop = /(?<=(?:[\p{Ll}\d%"”)]{2}|\d)\.)\s+(?=\p{Lu})/gu;
 const NAME = "(\\p{L}[\\p{L}\\s'&/-]{0,28}?)";
 /** “…, tail: …”: where a part begins with its name and a sign, whatever lies ahead of it. */
 const signed = new RegExp(`(?<=^\\s*|[;.|•,]\\s+|\\s[/–-]\\s+)${NAME}\\s*[:=]\\s*(?=\\S)`, "gu");
+const hookNamed = /(?:^\s*|[,;.|]\s+)hooks?\s*[:=]\s*\S/iu;
 const ending = /\s*[;|•,/–-]?\s*$/u;
 
 /**
@@ -76,7 +77,11 @@ function sentencesOf(whole: Stretch): Stretch[] {
 function partedAtSigns(whole: Stretch): Stretch[] {
   const { from, text } = whole;
   const starts = [...text.matchAll(signed)].filter((m) => nameOf(m[1] ?? "") !== undefined).map((m) => m.index);
-  if (starts.length < FEWEST) return [whole];
-  const begins = [...(text.slice(0, starts[0]).trim() === "" ? [] : [0]), ...starts];
+  // “Thread: brown 8/0, hook: curved 10”: neither is of the other.
+  const hasHook = starts.length > 1 && hookNamed.test(text);
+  if (starts.length < FEWEST && !hasHook) return [whole];
+  // “1. Hook: …”: the number of the step goes with it.
+  const isBare = !/\p{L}/u.test(text.slice(0, starts[0]));
+  const begins = [0, ...(isBare ? starts.slice(1) : starts)];
   return begins.map((at, n) => ({ from: from + at, text: text.slice(at, begins[n + 1]).replace(ending, "") }));
 }

@@ -413,4 +413,10 @@ export const lengths: readonly Rule[] = [
     "(?<=^\\W*thorax\\s*[:=–-][^;]*,\\s*)(?:over\\s+|about\\s+)*(?:an?\\s+)?(third|half|quarter)\\s+of\\s+(?:the\\s+)?(?:body|shank)(?=\\s*(?:[,.;]|$))",
     "the front $1",
   ),
+
+  said(
+    ["length", "long"],
+    "(?<=^\\W*(?:tail|wing|legs)\\s*[:=–-][^;]*\\s(?:plus|and|with)\\s[^;]*);\\s+(?:length\\s+)(\\d+(?:[.,]\\d+)?\\s*(?:mm|cm))(?=\\s*$)",
+    ", all $1 long",
+  ),
 ];

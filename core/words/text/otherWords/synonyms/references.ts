@@ -134,7 +134,11 @@ export const references: readonly Rule[] = [
     "",
   ),
 
-  said(["end of the", "ends of the"], "(?<=\\bthe\\s+)ends?(?=\\s+of\\s+the\\s+(?:claws|legs|feelers|antennae)(?!\\p{L}))", "tip"),
+  said(
+    ["end of the", "ends of the"],
+    "(?<=\\bthe\\s+)ends?(?=\\s+of\\s+the\\s+(?:claws|legs|feelers|antennae)(?!\\p{L}))",
+    "tip",
+  ),
   // “First feather: dun cdc”: in which order they come, and which it is behind that.
   said(["feather"], "(?<=^\\W*)(?:first|second|third|next|last|other)\\s+feather\\s*:", ""),
   said(

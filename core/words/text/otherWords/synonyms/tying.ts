@@ -371,4 +371,18 @@ export const tying: readonly Rule[] = [
     "(?<=\\btied\\s+in\\s+)at(?=\\s+(?:the|its)\\s+(?:tips?|butts?)(?:\\s*(?:[,.;]|$)|\\s+(?:at|in|and)(?!\\p{L})))",
     "by",
   ),
+
+  // “Cover it with flat silver tinsel”, over an underbody: that is the body.
+  said(
+    ["cover with", "cover it with", "cover this with", "cover that with", "cover the "],
+    `${BEGINNING}cover(?:\\s+(?:it|this|that|(?:it|them)\\s+all|the\\s+(?:whole\\s+)?(?:underbody|body|wool|floss|yarn|lot)))?\\s+with(?=\\s+(?:\\p{L}+\\s+){0,3}(?:tinsel|foil|braid|lurex|floss|film)(?!\\p{L}))`,
+    "body:",
+  ),
+  said(
+    ["wax"],
+    `${BEGINNING}wax\\s+(?:my\\s+|some\\s+)?((?!the\\s|my\\s)(?:\\p{L}+\\s+){1,2}(?:silk|thread))\\s+and\\s+(start|begin|attach)(?:\\s+(?:it|this))?(?=\\s)`,
+    "$2 waxed $1",
+  ),
+  said(["is tied in"], "(?<=\\bthen\\s+)the\\s+(\\p{L}+)\\s+is\\s+tied\\s+in(?!\\p{L})", "tie in the $1"),
+  said(["that's it", "that is it", "that's all"], "(?<=^\\W*)that(?:'s|\\s+is)\\s+(?:it|all)[,.:;]\\s+(?=\\p{L})", ""),
 ];
