@@ -36,8 +36,16 @@ const CLOSING =
   /^(?:(?:with\s+)?(?:many |kind |best |warm )?(?:thanks|regards|wishes)(?:\s+from\s+\p{L}+)?|thank you|thx|ta|cheers|all the best|best|sincerely|yours(?: \p{L}+)?|tight lines|see you|(?:mit )?(?:viele[nr]?|freundliche[nr]?|beste[nr]?|herzliche[nr]?|liebe[nr]?|schöne[nr]?) grü(?:ß|ss)en?|mfg|lg|vg|danke(?: schön)?|vielen dank|besten dank|gruß)(?!\p{L})[^\d]{0,60}$/iu;
 const HEAD =
   /^(?:ordered by|order date|contact|attn|attention|phone|tel|mobile|e-?mail|vat|bestellt von|ansprechpartner|telefon|from|to|cc|sent|date|subject|von|an|gesendet|datum|betreff|re|fw|fwd|aw|wg)\s*:/iu;
-/** What a mail is about; where nothing stands beneath, that is all it says. */
-const SUBJECT = /^(?:subject|betreff|re|fw|fwd|aw|wg)\s*:/iu;
+/** “To: Alder Yard. From: Hollow Mere Lodge. We'd like …”: up to the stop of such a part. */
+const HEAD_PART = /^(?:from|to|cc|sent|date|von|an|gesendet|datum)\s*:[^.:\n]{1,60}\.\s+(?=\S)/iu;
+/** The parts of a mail's head that stand in one line with what follows, each for itself. */
+function headsApart(line: Span): Span[] {
+  const part = HEAD_PART.exec(line.text)?.[0];
+  if (part === undefined) return [line];
+  const start = line.start + part.length;
+  const head = { text: part.trimEnd(), start: line.start, end: line.start + part.trimEnd().length };
+  return [head, ...headsApart({ text: line.text.slice(part.length), start, end: line.end })];
+}
 const QUOTED = /^>/;
 const SIGNATURE = /^(?:--|__)\s*$/;
 /** Words of courtesy: a sentence of nothing else says nothing about what is ordered. */
@@ -108,9 +116,9 @@ export function setAside(text: string): { lines: Span[]; asides: Aside[]; signed
   const asides: Aside[] = [];
   const signed: Span[] = [];
   let isOver = false;
-  const wholes = piecesOf(text, 0, /\n/g);
+  const wholes = piecesOf(text, 0, /\n/g).flatMap(headsApart);
   for (const whole of wholes) {
-    const why = wholes.length === 1 && SUBJECT.test(whole.text) ? undefined : whyAside(whole.text, isOver);
+    const why = wholes.length === 1 && HEAD.test(whole.text) ? undefined : whyAside(whole.text, isOver);
     const line = why ? whole : withoutCourtesies(whole, asides);
     if (why === "closing") isOver = true;
     if (why === "closing") signed.push(line);

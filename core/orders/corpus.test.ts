@@ -5,7 +5,7 @@ import { isWhole, readOrder, wishWords } from ".";
 import { anotherCatalogue } from "./corpus/another";
 import { catalogue } from "./corpus/catalogue";
 import { ordersOf } from "./corpus/entries";
-import type { Catalogue, ReadOrder } from "./types";
+import type { Catalogue, Doubt, ReadOrder } from "./types";
 import { findWish } from "./wishes";
 
 const files: [string, Catalogue][] = [
@@ -142,6 +142,7 @@ describe("what is wished", () => {
   });
 });
 
+const wordsOf = (d: Doubt): string | undefined => ("words" in d.details ? d.details.words : undefined);
 describe("an answer that is offered", () => {
   const asked = files.flatMap(([file, book]) =>
     ordersOf(file).flatMap(({ text }) => {
@@ -155,8 +156,9 @@ describe("an answer that is offered", () => {
     const answered = text.slice(0, doubt.at[0]) + answer.text + text.slice(doubt.at[1]);
     const asked = (of: string) => {
       const order = read(of, book);
+      // Once it is known what thirty count, it may be asked what twelve of them do: of other words.
       return [...order.doubts, ...order.lines.flatMap((l) => l.doubts)].filter(
-        (d) => d.code === doubt.code && d.field === doubt.field,
+        (d) => d.code === doubt.code && d.field === doubt.field && wordsOf(d) === wordsOf(doubt),
       ).length;
     };
     // The same may be asked of several lines; each answer settles its own.

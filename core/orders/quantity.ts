@@ -257,6 +257,12 @@ const ways: Way[] = [
     fits: (g) => (numberOf(g[1] ?? "") ?? LEAST_SIZE) < LEAST_SIZE,
     read: (g, words, { unit }) => inUnit(g[1] ?? "", words, unit),
   },
+  {
+    // “…, 12 of the 16s barbless”: which of several lines that is taken from, nobody here can say.
+    needs: /of the \d/iu,
+    pattern: rule(String.raw`(?:${NUMBER})\s+of\s+the\s+#?\d{1,2}(?:\/0)?['’]?s(?!\p{L})`),
+    read: (_, words) => ask({ code: "NOT_UNDERSTOOD", details: { words } }),
+  },
   { pattern: rule(String.raw`${DOZEN}(?=\s+(?!\d)\S)`), read: () => ({ flies: 12 }) },
   {
     needs: /qty|quantity|menge|anz/iu,
@@ -313,7 +319,8 @@ const quantitiesOf = rememberedOf((text: string, catalogue: Catalogue): Quantity
   found.push(...countsOfColours(text, start, found, catalogue));
   found.sort((a, b) => a.at[0] - b.at[0]);
   const carried = [...carriedOn(text, start, found, catalogue), ...carriedBack(text, start, found, catalogue)];
-  const all = [...found, ...carried].sort((a, b) => a.at[0] - b.at[0]);
+  const known = [...found, ...carried];
+  const all = [...known, ...countsOfThese(text, start, known, catalogue)].sort((a, b) => a.at[0] - b.at[0]);
   return [...all, ...asMany(text, start, all)].sort((a, b) => a.at[0] - b.at[0]);
 });
 
@@ -393,6 +400,14 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
     return n * 12 > MOST_TIMES * most ? [bareQuantity(m[1] ?? "", at, catalogue)] : [{ at, flies: n * 12 }];
   });
 }
+const OF_THESE = /(?<![\p{L}\d#.,/])(\d{1,4})(?=\s+of\s+(?:them|these|those)(?!\p{L}))/giu;
+/** “…, 12 of them barbless”: so many of those before it, and no size, though the fly comes in it. */
+const countsOfThese = (text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] =>
+  allOf(OF_THESE, text).flatMap((m): Quantity[] => {
+    const at: [number, number] = [start + m.index, start + m.index + m[0].length];
+    const isBehind = found.some((f) => f.at[1] <= at[0]) && !found.some((f) => at[0] < f.at[1] && f.at[0] < at[1]);
+    return isBehind ? [bareQuantity(m[0], at, catalogue)] : [];
+  });
 const OF_A_LIST = String.raw`(?<=(?:^|[:,;]|(?<!\p{L})(?:and|und))\s{0,3})`;
 const COLOUR_COUNT = new RegExp(
   String.raw`${OF_A_LIST}(?:(?<colour>\p{L}[\p{L}-]*)\s+(?<count>\d)|(?<ahead>\d)\s+(?<behind>\p{L}[\p{L}-]*))(?=\s*(?:[,;(]|(?:and|und)(?!\p{L})|$))`,
@@ -488,7 +503,7 @@ const STATED = new RegExp(
     // “In dozens: …”
     String.raw`|^[ \t]*(?:(?:all|alles)\s+)?in\s+(?:(${DOZEN})|${PIECE})[ \t]*:`,
     // “Flies, not dozens.”
-    String.raw`|(?<=(?:^|[.;,(])\s*)(?:${PIECE}\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${DOZEN}|(${DOZEN})\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${PIECE})(?:\s+(?:please|bitte))?(?=\s*(?:[.,;:)]|$))`,
+    String.raw`|(?<=(?:^|[.;:,(])\s*)(?:${PIECE}\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${DOZEN}|(${DOZEN})\s*,?\s*(?:and\s+)?(?:not|nicht|keine)\s+${PIECE})(?:\s+(?:please|bitte))?(?=\s*(?:[.,;:)]|$))`,
   ].join(""),
   "imu",
 );

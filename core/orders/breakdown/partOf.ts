@@ -109,7 +109,7 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
  */
 function inFlies(part: Quantity, words: string, total: number, isOfThem: boolean): Quantity | undefined {
   const count = numberOf(words);
-  if (count !== undefined && isOfThem && count > total / DOZEN) return { ...part, flies: count };
+  if (count !== undefined && isOfThem && count > total / DOZEN) return { at: part.at, flies: count };
   return /\p{L}/u.test(words) ? part : undefined;
 }
 const DOZEN = 12;

@@ -6,7 +6,7 @@ import { inRatio } from "./ratio";
 import type { SizesRead } from "../sizes";
 
 const SHARED =
-  /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|evenly(?: split)?(?: between| across| over| among)?|(?:split|divided)(?:,?\s(?:evenly|equally))?(?: between| across| over| among(?:st)?)?|(?:in )?equal(?:ly| parts| amounts| numbers| quantities| shares)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
+  /(?<!\p{L})(?:half each|half and half|half\/half|50\s?\/\s?50|shared(?: evenly| equally)?|(?:split|divided|spread)(?:,?\s(?:evenly|equally))?(?: between| across| over| among(?:st)?)?|evenly(?: (?:split|divided|spread))?(?: between| across| over| among(?:st)?)?|(?:in )?equal(?:ly| parts| amounts| numbers| quantities| shares)?|(?:je )?(?:zur )?hälfte|halb und halb|halb\/halb|zu gleichen teilen|gemischt zu gleichen teilen)(?!\p{L})/iu;
 
 /** “half in red and half in black” */
 const HALF_AND =

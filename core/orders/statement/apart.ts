@@ -31,3 +31,37 @@ export function apart(o: OrderReading, { text, start, end }: Span): [Span, Span]
     { text: text.slice(next.at[0] - start), start: next.at[0], end },
   ];
 }
+
+/** “…, 6 Lodgers 10 rust”: a number that says no unit, and a fly behind it. */
+const NUMBER_AND_FLY = /(?:[,;]\s+|\s\/\s+|\s(?:and|und|plus|&)\s+)(?=(\d{1,3})\s+(?:x\s+)?(\p{L}[\p{L}'’ -]*))/giu;
+const BEGINS_SO = /^\s*\d{1,3}\s+(?:x\s+)?\p{L}{3}/u;
+/** Such a number could be the next size of the fly before it. */
+const couldBeSize = (n: number): boolean => n % 2 === 0 && n >= 8 && n <= 20;
+
+/**
+ * “1 dz Slate Wisp 12 slate, 6 Copper Lodger 10 rust”: the second number says no unit; it is asked of what, in a
+ * statement of its own.
+ */
+export function countedBehind(o: OrderReading, { text, start, end }: Span): [Span, Span] | undefined {
+  const quantities = quantitiesIn(text, start, o.catalogue);
+  const [first] = quantities;
+  if (!first && !BEGINS_SO.test(text)) return undefined;
+  // “10 dz: 5 Tar Pupa black, 5 Old Pilot”: those are what it is made of.
+  const own = first ? (text.slice(first.at[1] - start).split(/[\d,;:()]/u)[0] ?? "") : text;
+  if (!namesFlyIn(o, own)) return undefined;
+  const joint = [...text.matchAll(NUMBER_AND_FLY)].find(
+    (m) =>
+      start + m.index >= (first?.at[1] ?? start) &&
+      !couldBeSize(Number(m[1])) &&
+      namesFlyIn(o, text.slice(0, m.index)) &&
+      namesFlyIn(o, m[2] ?? ""),
+  );
+  if (!joint) return undefined;
+  const behind = joint.index + joint[0].length;
+  // With a unit it is a quantity as any other.
+  if (quantities.some((q) => q.at[0] === start + behind)) return undefined;
+  return [
+    { text: text.slice(0, joint.index), start, end: start + joint.index },
+    { text: text.slice(behind), start: start + behind, end },
+  ];
+}

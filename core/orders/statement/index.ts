@@ -8,7 +8,7 @@ import { quantitiesIn, asManyIn, type Quantity, dozensText } from "../quantity";
 import { parted, inParts } from "./parts";
 import { askFormOfAll, giveBack, giveAhead } from "../headings";
 import { wishedOfAll, wishedOfEach, wishedOfSome } from "./wishes";
-import { apart } from "./apart";
+import { apart, countedBehind } from "./apart";
 import { isOneItem, readLoose } from "./loose";
 import { findWish } from "../wishes";
 import { withoutTakenBack } from "../takenBack";
@@ -48,7 +48,7 @@ const SUM_OF_MONEY =
 
 export function readStatement(o: OrderReading, clause: Span, before: number): void {
   if (askOtherOrder(o, clause)) return;
-  const several = sameAhead(o, clause) ?? sameThenMore(clause) ?? apart(o, clause);
+  const several = sameAhead(o, clause) ?? sameThenMore(clause) ?? apart(o, clause) ?? countedBehind(o, clause);
   if (several) {
     for (const part of several) readStatement(o, part, before);
     return;

@@ -20,14 +20,15 @@ import type { ReadLine } from "../types";
 
 const BEGINS_WITH_NUMBER =
   /^\s*(?:\d{1,4}|(?:twelve|(?:fif|six|eigh)teen|(?:twen|thir|for|fif|six|seven|eigh|nine)ty(?:-\p{L}+)?))\s+(?:x\s+)?\p{L}/iu;
-const BETWEEN = /^(?:and|und|&|in|sizes?|over|across|between|among|of|in|size|them|all|auf|über)$/iu;
+const BETWEEN = /^(?:only|just|nur|and|und|&|in|sizes?|over|across|between|among|of|in|size|them|all|auf|über)$/iu;
 /**
  * “100 Harbour Nymphs, olive, weighted, split evenly over 12, 14, 16 and 18”: one line of an order, whose number says
  * no unit; what stands behind its commas says of what colour, weight and sizes, and how they share it.
  */
 export function isOneItem(o: OrderReading, { left, start }: Stretch): boolean {
   const [first, ...behind] = commaParts(left, start);
-  if (!first || behind.length === 0 || !BEGINS_WITH_NUMBER.test(behindTaken(first.text)) || !namesFlyIn(o, first.text))
+  const said = first && withoutCourtesy(behindTaken(first.text));
+  if (!first || !said || behind.length === 0 || !BEGINS_WITH_NUMBER.test(said) || !namesFlyIn(o, first.text))
     return false;
   const { isColour, isForm } = wordsOfFlies(o.catalogue.patterns);
   const says = (w: string): boolean =>
@@ -49,6 +50,13 @@ export function isOneItem(o: OrderReading, { left, start }: Stretch): boolean {
 const LEADS_TO = /^(?:for|to|by|before|from|für|bis|vor|an)$/iu;
 /** “We would need by 20 April forty-eight …”: what stands behind the day. */
 const behindTaken = (text: string): string => text.slice(text.lastIndexOf(TAKEN) + 1);
+/** “Please can we have 150 …”: what is asked for stands behind. */
+function withoutCourtesy(text: string): string {
+  const from = text.search(/\d/);
+  const ahead = from < 0 ? "" : text.slice(0, from);
+  const isAll = ahead.split(/[\s,:]+/).every((w) => w === "" || isCourteousWord(w) || COURTEOUS.test(w));
+  return isAll ? text.slice(ahead.length) : text;
+}
 const isWish = (text: string): boolean => findWish(text, 0)?.words === text.replace(/[\s.!]+$/, "");
 
 /** Without a quantity: a wish, a fly whose number is asked, courtesy; everything else is asked about. */

@@ -17,13 +17,22 @@ const OF_THE_POST =
 
 const OTHERWISE = /(?<!\p{L})(?:but|more|less|plus|minus|except|without|aber|mehr|weniger|außer|ohne)(?!\p{L})/iu;
 
+/** “Deliver by 1 April, carriage as usual”: that part speaks of no order. */
+function asBefore(text: string): RegExpExecArray | null {
+  const found = AS_BEFORE.exec(text);
+  if (!found) return null;
+  const from = Math.max(text.lastIndexOf(",", found.index), text.lastIndexOf(";", found.index)) + 1;
+  const part = text.slice(from).split(/[,;]/)[0] ?? "";
+  return OF_THE_POST.test(part) ? null : found;
+}
+
 /** It speaks of an order that is there: that one has to be opened. */
 export function askOtherOrder(o: OrderReading, clause: Span): boolean {
   const other = OTHER_ORDER.exec(clause.text);
   // “Olive the same again” is of the statement before it.
   const isOfThis = o.order.lines.length > 0 && sameAtEnd(o, clause) !== undefined;
   const isOther = isOfThis || OF_THE_POST.test(clause.text);
-  const before = other || isOther ? undefined : AS_BEFORE.exec(clause.text);
+  const before = other || isOther ? undefined : asBefore(clause.text);
   const found = other ?? before;
   if (!found || (other && replacesAPart(o, clause, other))) return false;
   // Whose order it is, and for when, is said there all the same.

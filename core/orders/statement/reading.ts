@@ -30,5 +30,7 @@ const namesOne = rememberedOf((text: string, { patterns, customers }: Catalogue)
   const isApart = pattern && customer && (pattern.from >= customer.to || customer.from >= pattern.to);
   const isFly = pattern && (!customer || pattern.like >= customer.like || (isApart && pattern.like >= SURE));
   if (isFly) return true;
-  return customer === undefined && findShort(words, patterns, (p) => p.name, isNoun) !== undefined;
+  // “6 pupas 16 red for Ida Pellworth”: beside whom they are for.
+  const others = customer ? [...words.slice(0, customer.from), ...words.slice(customer.to)] : words;
+  return findShort(others, patterns, (p) => p.name, isNoun) !== undefined;
 });
