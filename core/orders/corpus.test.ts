@@ -35,6 +35,7 @@ const files: [string, Catalogue][] = [
   ["lockgate.txt", catalogue],
   ["sailloft.txt", catalogue],
   ["stairhead.txt", catalogue],
+  ["wherry.txt", catalogue],
   ["phrases.txt", catalogue],
   ["composed.txt", catalogue],
   ["towrope.txt", catalogue],

@@ -264,6 +264,8 @@ const ways: Way[] = [
     read: (_, words) => ask({ code: "NOT_UNDERSTOOD", details: { words } }),
   },
   { pattern: rule(String.raw`${DOZEN}(?=\s+(?!\d)\S)`), read: () => ({ flies: 12 }) },
+  // “Copper Lodger 12 olive, dozen.”
+  { pattern: rule(String.raw`(?<=,\s{0,3})(?:dozen|dz|dtz|dutzend)(?=\s*(?:[.;]|$))`), read: () => ({ flies: 12 }) },
   {
     needs: /qty|quantity|menge|anz/iu,
     pattern: rule(
@@ -293,8 +295,14 @@ export function quantitiesIn(text: string, start: number, catalogue: Catalogue):
     ...(q.doubt && { doubt: { ...q.doubt, at: moved(q.doubt.at) } }),
   }));
 }
+/** “28.00 a dozen”: what they cost, and not how many they are. */
+const PRICE_A_DOZEN = new RegExp(
+  String.raw`\d+[.,]\d{2}(?:\s?(?:€|eur|\$|£))?\s*(?:\/|per|an?|the|pro|je|das)\s*${DOZEN}`,
+  "giu",
+);
 /** The same, from where the text begins. */
-const quantitiesOf = rememberedOf((text: string, catalogue: Catalogue): Quantity[] => {
+const quantitiesOf = rememberedOf((typed: string, catalogue: Catalogue): Quantity[] => {
+  const text = typed.replace(PRICE_A_DOZEN, (words) => " ".repeat(words.length));
   const start = 0;
   const found = countsInTurn(text, catalogue).map(({ at, flies }): Quantity => ({
     at,

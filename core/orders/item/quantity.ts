@@ -40,6 +40,9 @@ const isSpelledAhead = (stretch: Stretch, { text, end }: Span): boolean =>
   numberOf(text) !== undefined &&
   /^\s*\uE000/u.test(stretch.left.slice(end - stretch.start));
 
+const PRICE_EACH =
+  /(?:@|(?<!\p{L})(?:at|à|zu))\s*(?:[€$£]\s?)?\d+[.,]\d{2}(?:\s?(?:€|eur|\$|£))?\s*(?:each|ea(?!\p{L})|apiece|(?:a|per)\s+(?:fly|piece)|(?:pro|je|das)\s+stück|\/\s*(?:fly|stk|stück))/iu;
+
 /** No unit was said: a number that is left over beside the size may be dozens or flies. */
 export function takeQuantityless(
   s: ItemState,
@@ -64,7 +67,9 @@ export function takeQuantityless(
   const counts = ofEach !== undefined || spelled !== undefined || free.length > 1 || isMarked || isBesideSize;
   if (first && (counts || !draft.pattern || (numberOf(first.text) ?? 0) > 32)) {
     const at: [number, number] = [first.start, first.end];
-    const bare = bareQuantity(first.text.replace(/(?<=\d)x$/, ""), at, s.catalogue);
+    // “20 Old Pilots @ 2.40 each”: a price for each fly counts flies.
+    const catalogue = PRICE_EACH.test(stretch.text) ? { ...s.catalogue, unit: "flies" as const } : s.catalogue;
+    const bare = bareQuantity(first.text.replace(/(?<=\d)x$/, ""), at, catalogue);
     takeQuantity(stretch, bare, draft.line);
     draft.line.flies = bare.flies;
     return;

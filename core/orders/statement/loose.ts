@@ -84,11 +84,23 @@ export function readLoose(o: OrderReading, chunk: Span, before: number): void {
   o.heading.takeWithin(stretch);
   o.heading.takeSeason(stretch);
   if (takeWish(o, stretch, before)) return;
-  const rest = stretch.words();
+  if (isOpening(stretch)) {
+    o.order.asides.push({ at: [chunk.start, chunk.end], why: "courtesy" });
+    return;
+  }
+  // “No rush, but before Easter”: what goes on there is the day.
+  const rest = stretch
+    .words()
+    .filter((w, n) => n > 0 || !stretch.left.includes(TAKEN) || !/^(?:but|aber)$/iu.test(w.text));
   if (rest.length === 0 || isCourtesy(rest.map((w) => w.text).join(" ")))
     for (const run of runsOf(stretch, rest)) o.order.asides.push({ at: [run.start, run.end], why: "courtesy" });
   else for (const run of runsOf(stretch, rest)) if (!isCourtesy(run.text)) askUnknown(o, run);
 }
+
+const OPENING =
+  /^(?:(?:they(?:'re| are)|these are|all)\s+)?(?:wanted|needed|required|due|ready)?\s*(?:for|by|before|in\s+time\s+for)\s+(?:the\s+|our\s+)?(?:opening(?:\s+day)?|start\s+of\s+(?:the\s+)?season|season(?:['’]s)?\s+(?:start|opener|opening))[.!]?$/iu;
+/** “Wanted for opening day, 15 March”: why then; the day itself stands beside it. */
+const isOpening = ({ left }: Stretch): boolean => OPENING.test(left.trim());
 
 const ALL_IN_SIZE =
   /^[\s,]*(?:(?:all|both|alle)\s+)?(?:(?:of\s+)?(?:them|these)\s+)?(?:in\s+)?(?:sizes?|sz\.?|größe|gr\.?|#)\s*#?(\d{1,2}(?:\/0)?)(?:'?s)?[.!]?$/iu;
