@@ -49,8 +49,8 @@ const COMMON =
 const HAS_A_WISH =
   /^\s+(?:would\s+like|wants?|needs?|orders|requires?|asks|wishes|h(?:ä|ae)tten?\s+gern|möchten?|bestell(?:t|en)|brauch(?:t|en))(?!\p{L})/iu;
 type Customer = Catalogue["customers"][number];
-/** A name as it stands, within a regular expression. */
-const asPattern = (name: string): string => name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+/** A name as it stands, within a regular expression; “ice-out” is “ice out” as well. */
+const asPattern = (name: string): string => name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&").replace(/[-\s]+/g, "[-\\s]?");
 const seasonAlone = remembered((name) => new RegExp(`(?<!\\p{L})${asPattern(name)}(?!\\p{L})`, "iu"));
 /** “before ice-out”, “(ice-out)” */
 const ledToSeason = remembered(

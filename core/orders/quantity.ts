@@ -408,7 +408,8 @@ function carriedOn(text: string, start: number, found: Quantity[], catalogue: Ca
     return n * 12 > MOST_TIMES * most ? [bareQuantity(m[1] ?? "", at, catalogue)] : [{ at, flies: n * 12 }];
   });
 }
-const OF_THESE = /(?<![\p{L}\d#.,/])(\d{1,4})(?=\s+of\s+(?:them|these|those)(?!\p{L}))/giu;
+const OF_THESE =
+  /(?<![\p{L}\d#.,/])(\d{1,4})(?=\s+of\s+(?:them|these|those)(?!\p{L}))|(?<=(?<!\p{L})(?:davon|of\s+which)\s+)\d{1,4}(?=\s+\p{L})/giu;
 /** “…, 12 of them barbless”: so many of those before it, and no size, though the fly comes in it. */
 const countsOfThese = (text: string, start: number, found: Quantity[], catalogue: Catalogue): Quantity[] =>
   allOf(OF_THESE, text).flatMap((m): Quantity[] => {

@@ -105,7 +105,9 @@ const rules = [
     "own",
     "(?:on\\s+)?(?:the\\s+)?(?:heaviest|strongest|finest|lightest|sharpest)(?:\\s+wire)?\\s+hooks?(?:\\s+(?:that\\s+)?(?:you\\s+(?:have|can\\s+get)|there\\s+are|available))?",
   ),
-  rule("own", "(?:an? )?(?:mixed|assorted) (?:box|selection|pack)(?:es)?"),
+  rule("own", "(?:an? )?(?:mixed|assorted) (?:box|selection|pack)(?:es)?|(?:in )?(?:an? )?gift box(?:es)?"),
+  // “No 12s this year”: a size that is not wanted.
+  rule("own", "(?<=[,;] )no \\d{1,2}['’]?s(?!\\p{L})(?: (?:this (?:year|time|season)|for now|now|any more|please))?"),
   rule(
     "own",
     "(?:individually|separately|singly|einzeln|getrennt)\\s+(?:boxed|packed|wrapped|bagged|labell?ed|verpackt)|gift[\\s-]*(?:wrapped|boxed|packed)|(?:boxed|packed|labell?ed|bagged)\\s+(?:individually|separately|by\\s+(?:size|(?:the\\s+)?(?:half[- ]?)?(?:a\\s+)?dozen|pattern)|in\\s+(?:half[- ]dozens|dozens|sixes|tens|singles|pairs)|per\\s+\\p{L}+)",

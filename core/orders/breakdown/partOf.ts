@@ -71,7 +71,8 @@ function partAt({ text, start, quantities, catalogue }: Counted, i: number): Bre
   if (counted === undefined || total?.flies === undefined) return undefined;
   const after = text.slice(counted.at[1] - start, (quantities[i + 1]?.at[0] ?? start + text.length) - start);
   const behind = OF_THEM.exec(after);
-  const part = inFlies(counted, text.slice(counted.at[0] - start, counted.at[1] - start), total.flies, behind !== null);
+  const isOfThem = behind !== null || OF_WHICH.test(text.slice(0, counted.at[0] - start));
+  const part = inFlies(counted, text.slice(counted.at[0] - start, counted.at[1] - start), total.flies, isOfThem);
   if (part?.flies === undefined || part.flies >= total.flies) return undefined;
   const before = text.slice(0, part.at[0] - start);
   // “3 dz Dusk Sedge 14 (one dozen barbless)”: in brackets alone, with nothing but a wish.

@@ -179,7 +179,9 @@ const COUNT_IN_SIZE =
   /^\s*\d{1,3}\s*(?:x\s+|of\s+|in\s+|on\s+)?(?:#\s?|(?:sizes?|sz|no|nr|gr|größe)\b\.?\s*)\d{1,2}(?:\/0)?\s*\.?\s*$/iu;
 /** “…; 18 no. 14”: so many of the fly before it, in a size that is marked as one. */
 const isCountOfBefore = (o: OrderReading, { text }: Span): boolean =>
-  o.items.lastPattern !== undefined && COUNT_IN_SIZE.test(text);
+  o.items.lastPattern !== undefined && (COUNT_IN_SIZE.test(text) || SIZE_AND_COUNT.test(text));
+/** “size 10: 18” */
+const SIZE_AND_COUNT = /^\s*(?:size|sz|gr|größe)\.?\s*#?\d{1,2}(?:\/0)?\s*[:=]\s*\d{1,3}\s*$/iu;
 
 /** “All weighted”: the weight of every line so far, where each fly comes in it. */
 function takeFormOfAll(o: OrderReading, stretch: Stretch): boolean {
