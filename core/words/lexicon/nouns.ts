@@ -139,7 +139,10 @@ const nouns: [string, NounForm][] = [
     },
   ],
   ["(?:peacock|marabou)?\\s*herls?|peacock(?:\\s+sword)?(?:\\s+fibres?)?", { form: "herl", counted: "strands" }],
-  ["tippets?\\s+(?:strips?|slips?|sections?)", { form: "feather fibre", counted: "slips" }],
+  [
+    "(?:golden\\s+)?(?:pheasant\\s+)?tippets?\\s+(?:strips?|slips?|sections?)",
+    { form: "feather fibre", counted: "slips" },
+  ],
   ["biots?", { form: "feather fibre", figures: BIOT, counted: "fibres" }],
   [
     anyOf(

@@ -170,7 +170,8 @@ function withFeathers({ kind, said: spoken, description }: Told): Told["said"] {
   const form = formSaid(description);
   // “Turkey tail slip, 4 mm”: of slips that is how wide they are.
   const isCounted = form !== "quill" || spoken.count !== undefined;
-  const isSlip = kind === "lay" && /\b(?:slips?|sections?)$/.test(noun) && !spoken.amount && isCounted;
+  const isCut = /\b(?:slips?|sections?)$/.test(noun) || (form === "feather fibre" && /\bstrips?$/.test(noun));
+  const isSlip = kind === "lay" && isCut && !spoken.amount && isCounted;
   const said = isSlip ? { ...spoken, isSlips: true } : spoken;
   // “three pairs of brown rubber”: strands come in no pairs of feathers.
   if (kind === "lay" && (form === "rubber" || form === "flash") && said.amount && "feathers" in said.amount)

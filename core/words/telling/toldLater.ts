@@ -14,6 +14,7 @@ export function isToldLater(r: Reading, i: number, role: Component["role"], said
   const { rule, amount } = said;
   const named: Named = {
     role,
+    isWhole: amount !== undefined && said.shown !== undefined,
     hasTurns: rule?.turns !== undefined,
     isWoundThere: rule?.touching === true && rule.turns === undefined && (said.end ?? said.to) !== undefined,
     isOfFibres: amount !== undefined && "fibres" in amount,
@@ -35,6 +36,8 @@ function isOfNearer(r: Reading, i: number, n: number): boolean {
 
 /** A part that a list names. */
 interface Named {
+  /** Whether the list tells how much of it there is and how long it is: nothing is left to be told. */
+  isWhole: boolean;
   role: Component["role"];
   material: Material | undefined;
   /** Whether the list tells its turns. */
@@ -137,7 +140,9 @@ const isCutInSlips = (material: Material | undefined): boolean =>
   material === undefined || ["quill", "feather fibre", "hackle"].includes(material.form);
 
 /** “Biots one on each side, half the body long”: a step that says how that very stuff lies ties it in. */
-function liesThere(r: Reading, { verb, kind, description, said }: Told, { material, role }: Named): boolean {
+function liesThere(r: Reading, { verb, kind, description, said }: Told, { material, role, isWhole }: Named): boolean {
+  // “3 bucktail bunches at the head, 6 cm each”: others than a tail that was told in full.
+  if (isWhole && said.shown !== undefined && (said.amount ?? said.count ?? said.bunches) !== undefined) return false;
   const isLying = verb === undefined && kind === "lay" && (said.shown ?? said.round ?? said.tieIn) !== undefined;
   return isLying && description !== undefined && material !== undefined && means(r, description, material, role);
 }

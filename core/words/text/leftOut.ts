@@ -127,7 +127,7 @@ function stuffOf(pieces: string): string {
   return second === undefined || !isColour(first.toLowerCase()) ? pieces : second;
 }
 
-const SHARE = "(?:one|two|three|an?)\\s+(?:thirds?|quarters?)|half";
+const SHARE = "(?:one|two|three|an?)\\s+(?:thirds?|quarters?)|half|[12]\\/[234]|3\\/4";
 /** What is wound beside another, and never mixed with it. */
 const WOUND = "(?:[\\p{L}-]+\\s+){0,3}(?:floss|tinsel|thread|silk|wool|yarn|chenille|herl|braid|wire)(?:\\s+\\p{L}+)?";
 /** “Body: two thirds yellow floss, the rest black”: the first that is told of a body is its rear. */
@@ -138,11 +138,12 @@ const sharesOfBody = new RegExp(
 
 /** Where the words that a line of shares leaves out would stand. */
 function rearAndFront(typed: string, { index, 1: share = "", 2: stuff }: RegExpExecArray) {
-  const put = (at: number, end: string): { at: number; instead: number; put: string } => ({
-    at,
-    instead: oneOfIt.exec(typed.slice(at))?.[0].length ?? 0,
-    put: `${end} `,
-  });
+  const put = (at: number, end: string): { at: number; instead: number; put: string } => {
+    const figures = /^\d\/\d/.exec(typed.slice(at))?.[0];
+    return figures === undefined
+      ? { at, instead: oneOfIt.exec(typed.slice(at))?.[0].length ?? 0, put: `${end} ` }
+      : { at, instead: figures.length, put: `${end} ${(shares[figures] ?? figures).replace(/^a /, "")}` };
+  };
   const rear = put(index, "rear");
   return stuff === undefined ? [rear] : [rear, put(index + share.length + stuff.length, "front")];
 }

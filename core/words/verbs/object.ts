@@ -256,7 +256,10 @@ function roleFrom(
   const isWhole =
     own?.role === "tail" && said.amount && "feathers" in said.amount && (said.shown ?? said.like) === undefined;
   const isOfAnother = own && form === "hackle" && (isWound || isWhole) && !barbed.has(own.role);
-  const isOwn = own && (!isOfAnother || bench.waits((w) => w.role === own.role) !== undefined);
+  // “3 bunches at the head”, of what the tail is: what is tied in there is no tail.
+  const where = said.tieIn?.at ?? said.there;
+  const isAtHead = own?.role === "tail" && where !== undefined && alongShank(where) < FRONT && said.like === undefined;
+  const isOwn = own && !isAtHead && (!isOfAnother || bench.waits((w) => w.role === own.role) !== undefined);
   // “More dubbing in front”, of what the body is, where a cover waits to be pulled over it.
   const isUnder =
     own?.role === "body" &&

@@ -157,5 +157,23 @@ export const references: readonly Rule[] = [
     "(?<=\\b(?:deer|elk|moose|caribou|squirrel|goat|calf|calf-?tail)\\s+hair)\\s+(?:taken\\s+|cut\\s+)?from\\s+the\\s+(?:flank|rump|back|belly|neck|mask|face|leg|shoulder|body)(?=\\s*(?:[,.;]|$))",
     "",
   ),
+
+  said(
+    ["surplus"],
+    "(?<=\\b(?:wind|wrap|twist|bring|take|use)\\s+)the\\s+surplus(?:\\s+(?:fib(?:re|er)s|ends?|butts?|herls?))?(?=\\s+(?:forwards?|up|to|round|over|as|on|along|clockwise|in)(?!\\p{L}))",
+    "the rest of the fibres",
+  ),
+  // “Select five fibres; tie in as a tail”
+  said(
+    ["tie in as", "bind in as", "catch in as"],
+    "(?<=\\b(?:select|take|pick|choose|cut|pull|measure)\\s+[^.;]{4,60}(?:;|,|\\sand)\\s+(?:then\\s+)?)(tie|bind|catch)\\s+in(?=\\s+as\\s)",
+    "$1 them in",
+  ),
+  // “3 turns of oval and 4 of floss”: turns, too.
+  said(
+    [" of "],
+    `(?<=${A_COUNT}\\s+turns?\\s+(?:of\\s+)?(?:[\\p{L}'-]+\\s+){1,4})and\\s+(${A_COUNT})\\s+of(?=\\s)`,
+    "and $1 turns of",
+  ),
 ];
 const few: Record<string, number> = { one: 1, two: 2, three: 3 };
