@@ -127,6 +127,30 @@ const parts: [string, Recipe, number][] = [
   ["a back pulled over", over("wing case", "stretch"), 5],
 ];
 
+describe("a strip of hide", () => {
+  const yarn = materials.get("yarn");
+  const hide = { ...yarn, strand: { ...yarn?.strand, width: 4, thickness: 1.5, core: 0.8, lineDensity: 1.2 } };
+  const drawn = (of: object) => {
+    const r = withPart("yarn", "tail", laid({ strands: 1, folded: false }, "back", { shown: { mm: 30 } }));
+    const stock = new Map([...materials, ["yarn", of as typeof yarn & object]]);
+    return ofX(drawFly(composeFly(r, choose({}), model, stock, { keepProfiles: true }), { seed: "a" }).shapes);
+  };
+  test("is a band of skin as long as it is shown, with its fur standing off", () => {
+    const shapes = drawn(hide);
+    const [skin] = shapes.filter((s) => s.kind === "stroke" && s.width === 0.8);
+    const xs = skin ? points(skin).map(([x]) => x) : [];
+    expect(Math.max(...xs) - Math.min(...xs)).toBeGreaterThan(27);
+    const heights = shapes.flatMap(points).map(([, y]) => y);
+    expect(Math.max(...heights) - Math.min(...heights)).toBeGreaterThan(4);
+    expect(shapes.length).toBeGreaterThan(90);
+  });
+  test("yarn, which weighs less, stays a tuft", () => {
+    expect(
+      drawn({ ...hide, strand: { ...hide.strand, lineDensity: 0.3 } }).some((s) => "width" in s && s.width === 0.8),
+    ).toBe(false);
+  });
+});
+
 describe("every form of material", () => {
   test.each(parts)("%s is drawn where it is, in finite numbers", (_name, r, least) => {
     const d = draw(r, { inside: true });

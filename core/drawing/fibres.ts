@@ -2,6 +2,7 @@ import { nth } from "../numeric";
 import { shareOut } from "../recipe";
 import { type FlyStep } from "../fly";
 import { Blades } from "./blades";
+import { drawHide, isHide } from "./hide";
 import { Legs } from "./legs";
 import type { Pen } from "./pen";
 import { directionOf, openingOf, type Root } from "./root";
@@ -51,6 +52,7 @@ export class Fibres {
     if (isCrest(step)) return this.crest(step, layer, root);
     if (form === "hair") return this.hair(step, layer, root);
     if (form === "flash" || form === "rubber") return this.strands(step, layer, root);
+    if (isHide(step)) return drawHide(this.pen, step, layer, root, this.point(root, 0));
     if (form === "yarn" || form === "chenille") return this.tuft(step, layer, root);
     if (isPlume(step)) return this.plume(step, layer, root);
     this.bunch(step, layer, root);

@@ -65,7 +65,6 @@ export const MANNER = anyOf(
   "upturned|turned\\s+up(?=\\s*(?:[,.;]|$))",
   "posted(?:\\s+up)?(?=\\s*(?:[,.;]|$|and\\b))",
   "to\\s+(?:cover|hide)\\s+(?:everything|it\\s+all|the\\s+lot)(?:\\s+up)?(?=\\s*(?:[,.;]|$))",
-  "(?:curving|curved|curling|sweeping)\\s+up(?:wards?)?(?=\\s*(?:[,.;]|$))",
   "with\\s+more\\s+(?:of\\s+the\\s+)?guard\\s+hairs?(?:\\s+(?:in\\s+it|left\\s+in))?(?=\\s*(?:[,.;]|$))",
   "(?:nothing|no\\s+more)(?:\\s+else)?\\s+(?:for|as)\\s+(?:the|a)\\s+(?:body|abdomen|head)(?=\\s*(?:[,.;]|$))",
   "(?:an?\\s+|the\\s+)?(?:second|third|fourth)\\s+(?:one\\s+|turn\\s+)?only\\s+(?:if|when|where)\\s+[^,.;]+(?=[,.;]|$)",
