@@ -121,12 +121,17 @@ export const isColour = (word: string): boolean =>
   // “blue-black”, “red-brown”
   (/^\p{L}+-\p{L}+$/u.test(word) && word.split("-").every((half) => plainColour(half) in colours));
 
-/** How a colour that is named in a text is seen; the first that is named counts. Undefined where none is. */
+/**
+ * How a colour that is named in a text is seen; the first that is named counts, and “natural” where no other is: of
+ * “natural grey rabbit” the other says which. Undefined where none is.
+ */
 export function colourIn(text: string): { name: string; seen: string } | undefined {
-  for (const word of text.toLowerCase().split(/[^a-z]+/)) {
-    const name = plainColour(word);
-    const seen = colours[name];
-    if (seen !== undefined) return { name, seen };
-  }
-  return undefined;
+  const named = text
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .map(plainColour)
+    .filter((name) => colours[name] !== undefined);
+  const name = named.find((n) => n !== "natural") ?? named[0];
+  const seen = name === undefined ? undefined : colours[name];
+  return name === undefined || seen === undefined ? undefined : { name, seen };
 }

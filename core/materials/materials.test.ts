@@ -91,6 +91,8 @@ describe("a colour", () => {
     ["blk thread", "black"],
     ["beige", "tan"],
     ["hare's ear", undefined],
+    ["natural grey rabbit strip", "grey"],
+    ["natural deer", "natural"],
     ["red and yellow", "red"],
   ])("of “%s”", (text, name) => expect(colourIn(text)?.name).toBe(name));
 
