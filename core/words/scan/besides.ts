@@ -184,7 +184,9 @@ function isSlip(m: Mention): boolean {
 function isLabel({ told, text, at, found }: Mention): boolean {
   const first = told.description;
   if (!first) return false;
-  const isNamed = text[first.end] === ":" && /^\W*(?:body\s+)?$/.test(text.slice(told.at, first.at));
+  // “Foam eyes: 6 mm foam cylinder”
+  const isOfPart = /^\s+(?:eyes|body|back|legs|wings?|tail|head)\s*:\s*$/u.test(text.slice(first.end, at));
+  const isNamed = (text[first.end] === ":" || isOfPart) && /^\W*(?:body\s+)?$/.test(text.slice(told.at, first.at));
   if (!isNamed && !/^\s*\(\s*$/.test(text.slice(first.end, at))) return false;
   told.description = found;
   return true;

@@ -20,7 +20,9 @@ export function askWhereTheyMeet({ bench, line, told, text }: Telling, step: Rec
   if ((before?.do !== "dress" && before?.do !== "wind") || before.component === step.component) return;
   const other = bench.component(before.component);
   if (other?.role !== "body" || bench.formOf(other) === "thread" || bench.formOf(component) === "thread") return;
-  if (!isSame(before.from, step.from) || !isSame(before.to ?? before.from, step.to ?? step.from)) return;
+  const [was, is] = [before, step].map(({ from, to }) => [from, to ?? from] as const);
+  // Wound forward or back, it is the same stretch.
+  if (!isSame(was, is) && !isSame(was?.toReversed(), is)) return;
   const isWound = before.do === "wind" || step.do === "wind";
   if ((isWound && saysOver.test(text)) || liesOver.test(text.slice(told.at, told.end))) return;
   line.asks.push({

@@ -392,4 +392,12 @@ export const amounts: readonly Rule[] = [
       `${each} turns`,
     ),
   ),
+
+  // “Body: pheasant tail x4”: so many fibres.
+  said(
+    ["pheasant tail x", "turkey tail x", "herl x", "peacock x"],
+    "(?<=^\\W*(?:body|abdomen|thorax|tail)\\s*[:=–-][^,;]*\\b(pheasant\\s+tail|turkey\\s+tail|herl|peacock))\\s+x\\s?(\\d{1,2})(?=\\s*(?:[,.;]|$))",
+    ", $2 fibres",
+  ),
+  said(["herl tips,"], "(?<=\\bherl)\\s+tips(?=,)", ""),
 ];

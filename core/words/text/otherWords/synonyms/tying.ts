@@ -385,4 +385,11 @@ export const tying: readonly Rule[] = [
   ),
   said(["is tied in"], "(?<=\\bthen\\s+)the\\s+(\\p{L}+)\\s+is\\s+tied\\s+in(?!\\p{L})", "tie in the $1"),
   said(["that's it", "that is it", "that's all"], "(?<=^\\W*)that(?:'s|\\s+is)\\s+(?:it|all)[,.:;]\\s+(?=\\p{L})", ""),
+
+  // “Body: 2 turns red floss at the bend, then peacock herl”: so few turns at its rear are a butt.
+  said(
+    [" turns"],
+    "(?<=^\\W*)(?:body|abdomen)\\s*[:=–-]\\s*((?:2|3|two|three|an?|one)\\s+turns?)\\s+(?:of\\s+)?((?:\\p{L}+\\s+){0,2}(?:floss|tinsel|silk|wool|yarn|chenille|herl))(?:\\s+at\\s+(?:the\\s+)?(?:bend|rear))?(?:,\\s*|\\s+)(?:(?:and\\s+)?then|followed\\s+by)\\s+",
+    "butt: $1 of $2; body: ",
+  ),
 ];
