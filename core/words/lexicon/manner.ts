@@ -64,6 +64,7 @@ export const MANNER = anyOf(
   "(?:on\\s+top\\s+of|over|above)\\s+the\\s+(?:white|black|brown|red|blue|green|yellow|orange|olive|grey|gray|tan|pink|purple|chartreuse|silver|gold)(?=\\s*(?:[,.;]|$))",
   "upturned|turned\\s+up(?=\\s*(?:[,.;]|$))",
   "posted(?:\\s+up)?(?=\\s*(?:[,.;]|$|and\\b))",
+  "(?:and\\s+)?(?:also\\s+|again\\s+)+at\\s+the\\s+(?:bend|rear|tail)\\s+(?:with|by)\\s+the\\s+rib(?:bing)?(?=\\s*(?:[,.;]|$))",
   "to\\s+(?:cover|hide)\\s+(?:everything|it\\s+all|the\\s+lot)(?:\\s+up)?(?=\\s*(?:[,.;]|$))",
   "with\\s+more\\s+(?:of\\s+the\\s+)?guard\\s+hairs?(?:\\s+(?:in\\s+it|left\\s+in))?(?=\\s*(?:[,.;]|$))",
   "(?:nothing|no\\s+more)(?:\\s+else)?\\s+(?:for|as)\\s+(?:the|a)\\s+(?:body|abdomen|head)(?=\\s*(?:[,.;]|$))",
