@@ -15,8 +15,11 @@ const makeSome = new RegExp(
 );
 /** “2 of those dozens”: 2 dz of those. */
 const dozensOfThose = new RegExp(String.raw`(?<!\p{L})(${NUMBER})\s+of\s+(these|those)\s+dozens?(?!\p{L})`, "giu");
+/** “May I have …”: asked for, and no month. */
+const mayIHave = /(?<!\p{L})may\s+(?:i|we)\s+(?:please\s+)?(?:have|order|get)(?!\p{L})/giu;
 const soManyOf = (text: string): string =>
   text
+    .replace(mayIHave, (words) => "please".padEnd(words.length))
     .replace(makeSome, (words) => ",".padEnd(words.length))
     .replace(dozensOfThose, (words, n: string, those: string) => `${n} dz of ${those}`.padEnd(words.length));
 

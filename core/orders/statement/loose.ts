@@ -19,7 +19,7 @@ import { rangeOf } from "../item/draft";
 import type { ReadLine } from "../types";
 
 const BEGINS_WITH_NUMBER =
-  /^\s*(?:\d{1,4}|(?:twelve|(?:fif|six|eigh)teen|(?:twen|thir|for|fif|six|seven|eigh|nine)ty(?:-\p{L}+)?))\s+(?:x\s+)?\p{L}/iu;
+  /^\s*(?:(?:and|plus|und)\s+)?(?:\d{1,4}|(?:two|three|four|five|six|seven|eight|nine|ten|eleven|zwei|drei|vier|fünf|sechs|acht|zehn|twelve|(?:fif|six|eigh)teen|(?:twen|thir|for|fif|six|seven|eigh|nine)ty(?:-\p{L}+)?))\s+(?:x\s+)?\p{L}/iu;
 const BETWEEN = /^(?:only|just|nur|and|und|&|in|sizes?|over|across|between|among|of|in|size|them|all|auf|über)$/iu;
 /**
  * “100 Harbour Nymphs, olive, weighted, split evenly over 12, 14, 16 and 18”: one line of an order, whose number says
