@@ -37,14 +37,19 @@ const CLOSING =
 const HEAD =
   /^(?:ordered by|order date|contact|attn|attention|phone|tel|mobile|e-?mail|vat|bestellt von|ansprechpartner|telefon|from|to|cc|sent|date|subject|von|an|gesendet|datum|betreff|re|fw|fwd|aw|wg)\s*:/iu;
 /** “To: Alder Yard. From: Hollow Mere Lodge. We'd like …”: up to the stop of such a part. */
-const HEAD_PART = /^(?:from|to|cc|sent|date|von|an|gesendet|datum)\s*:[^.:\n]{1,60}\.\s+(?=\S)/iu;
+const HEAD_PART = /(?:from|to|cc|sent|date|von|an|gesendet|datum)\s*:[^.:\n]{1,60}\.\s+(?=\S)/iuy;
 /** The parts of a mail's head that stand in one line with what follows, each for itself. */
 function headsApart(line: Span): Span[] {
-  const part = HEAD_PART.exec(line.text)?.[0];
-  if (part === undefined) return [line];
-  const start = line.start + part.length;
-  const head = { text: part.trimEnd(), start: line.start, end: line.start + part.trimEnd().length };
-  return [head, ...headsApart({ text: line.text.slice(part.length), start, end: line.end })];
+  const parts: Span[] = [];
+  let at = 0;
+  for (;;) {
+    HEAD_PART.lastIndex = at;
+    const part = HEAD_PART.exec(line.text)?.[0];
+    const text = (part ?? line.text.slice(at)).trimEnd();
+    parts.push({ text, start: line.start + at, end: line.start + at + text.length });
+    if (part === undefined) return parts;
+    at += part.length;
+  }
 }
 const QUOTED = /^>/;
 const SIGNATURE = /^(?:--|__)\s*$/;
