@@ -46,20 +46,19 @@ export function countedBehind(o: OrderReading, { text, start, end }: Span): [Spa
   const quantities = quantitiesIn(text, start, o.catalogue);
   const [first] = quantities;
   if (!first && !BEGINS_SO.test(text)) return undefined;
-  // “10 dz: 5 Tar Pupa black, 5 Old Pilot”: those are what it is made of.
-  const own = first ? (text.slice(first.at[1] - start).split(/[\d,;:()]/u)[0] ?? "") : text;
-  if (!namesFlyIn(o, own)) return undefined;
   const joint = [...text.matchAll(NUMBER_AND_FLY)].find(
     (m) =>
       start + m.index >= (first?.at[1] ?? start) &&
       !couldBeSize(Number(m[1])) &&
-      namesFlyIn(o, text.slice(0, m.index)) &&
+      // With a unit it is a quantity as any other.
+      !quantities.some((q) => q.at[0] === start + m.index + m[0].length) &&
       namesFlyIn(o, m[2] ?? ""),
   );
   if (!joint) return undefined;
+  // “10 dz: 5 Tar Pupa black, 5 Old Pilot”: those are what it is made of.
+  const ahead = text.slice((first?.at[1] ?? start) - start, joint.index);
+  if (!namesFlyIn(o, first ? (ahead.split(/[\d,;:()]/u)[0] ?? "") : ahead)) return undefined;
   const behind = joint.index + joint[0].length;
-  // With a unit it is a quantity as any other.
-  if (quantities.some((q) => q.at[0] === start + behind)) return undefined;
   return [
     { text: text.slice(0, joint.index), start, end: start + joint.index },
     { text: text.slice(behind), start: start + behind, end },
