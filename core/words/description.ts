@@ -74,6 +74,11 @@ export const bySize: ReadonlySet<MaterialForm> = new Set<MaterialForm>([
   "yarn",
 ]);
 
+/** “hen partridge, soft brown”: with words behind a comma that say which, it is no longer the cabinet's own. */
+export function alsoCalled({ exact: _exact, ...plain }: Description, words: string, form: MaterialForm): Description {
+  return { ...plain, text: `${plain.text.trim()}, ${words}`, means: plain.means ?? { form } };
+}
+
 /** The form of a material that is described, as far as the words say it. */
 export const formSaid = (d: Description | undefined): MaterialForm | undefined => d?.exact?.form ?? d?.means?.form;
 

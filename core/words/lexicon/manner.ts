@@ -71,7 +71,6 @@ export const MANNER = anyOf(
   "(?:an?\\s+|the\\s+)?(?:second|third|fourth)\\s+(?:one\\s+|turn\\s+)?only\\s+(?:if|when|where)\\s+[^,.;]+(?=[,.;]|$)",
   "(?:and\\s+)?cover(?:ing)?\\s+(?:up\\s+)?(?:any|all)\\s+(?:the\\s+)?(?:stray|loose|bare|protruding)\\s+(?:ends?|wires?|fib(?:re|er)s|metal)(?=\\s*(?:[,.;]|$))",
   "(?:any\\s+|the\\s+)?(?:stray|loose|protruding)\\s+(?:ends?|wires?|fib(?:re|er)s)\\s+covered(?:\\s+up)?(?=\\s*(?:[,.;]|$))",
-  "(?:from|with)\\s+the\\s+eyed\\s+(?:part|end)|from\\s+the\\s+eye\\s+of\\s+(?:the|a)\\s+(?:feather|plume|tail)",
   "(?:the\\s+)?(?:leather|skin|hide)\\s+pierced(?:\\s+(?:by|with|on|over)\\s+the\\s+(?:hook|point|shank))?(?:\\s+at\\s+the\\s+(?:bend|end))?",
   "(?:an?\\s+)?(?:small\\s+)?(?:thread\\s+)?(?:dam|ramp|wall|bump)\\s+of(?=\\s+(?:\\d+|[a-z]+)\\s+(?:turns|wraps)\\b)",
   "(?:set\\s+|standing\\s+)?(?:on\\s+(?:its\\s+|their\\s+)?edge|edge-?\\s?wise)",

@@ -1,4 +1,4 @@
-import { formSaid, nounMeans, type Description } from "../description";
+import { alsoCalled, formSaid, nounMeans, type Description } from "../description";
 import { type Mention, lead } from "./mention";
 import { LONGER, SHORTER } from "../text/length";
 import { shapeOf, slipOf } from "../named";
@@ -127,12 +127,7 @@ function isQuality(m: Mention): boolean {
   const isNamed = first?.text.split(/\s+/).some((w) => !isColour(w) && !quality.test(w.toLowerCase()));
   const isOnlyThat = words.every((w) => quality.test(w) || isColour(w)) && words.some((w) => quality.test(w));
   if (!first || !isNamed || !isOnlyThat || !isBehindComma(m) || formSaid(first) !== "hackle") return false;
-  const { exact: _exact, ...plain } = first;
-  told.description = {
-    ...plain,
-    text: `${first.text.trim()}, ${found.text.trim()}`,
-    means: first.means ?? { form: "hackle" },
-  };
+  told.description = alsoCalled(first, found.text.trim(), "hackle");
   return true;
 }
 /** “between the yarn pieces” says where; “snipe covert, feather stroked and tied in by the tip” names nothing new. */

@@ -7,7 +7,7 @@ import { isColour, isSpooled } from "../../materials";
 import { after } from "../lexicon/nouns";
 import { manner } from "./bounds";
 import { roleOfWord } from "../lexicon/parts";
-import { formSaid, descriptionAt, inShares } from "../description";
+import { alsoCalled, formSaid, descriptionAt, inShares } from "../description";
 import { LONGER, SHORTER } from "../text/length";
 import { sharesInFigures } from "../text/shares";
 
@@ -61,8 +61,7 @@ function colours({ told, text, at }: Here): Next | undefined {
     return undefined;
   const form = formSaid(description);
   if (form === undefined) return undefined;
-  const { exact: _exact, ...plain } = description;
-  told.description = { ...plain, text: `${description.text.trim()}, ${m[0]}`, means: description.means ?? { form } };
+  told.description = alsoCalled(description, m[0], form);
   told.understood.push({ at, end: colourWords.lastIndex });
   return { told, end: colourWords.lastIndex };
 }

@@ -375,7 +375,7 @@ export const tying: readonly Rule[] = [
   // “Cover it with flat silver tinsel”, over an underbody: that is the body.
   said(
     ["cover with", "cover it with", "cover this with", "cover that with", "cover the "],
-    `${BEGINNING}cover(?:\\s+(?:it|this|that|(?:it|them)\\s+all|the\\s+(?:whole\\s+)?(?:underbody|body|wool|floss|yarn|lot)))?\\s+with(?=\\s+(?:\\p{L}+\\s+){0,3}(?:tinsel|foil|braid|lurex|floss|film)(?!\\p{L}))`,
+    `${BEGINNING}cover(?:\\s+(?:it|this|that|(?:it|them)\\s+all|the\\s+(?:whole\\s+)?(?:underbody|body|wool|floss|yarn|lot)))?\\s+with(?=\\s+(?:\\p{L}+\\s+){0,3}(?:tinsel|foil|braid|floss|film)(?!\\p{L}))`,
     "body:",
   ),
   said(
