@@ -27,7 +27,9 @@ const GREETING_BEFORE = new RegExp(
     )})(?:\\s+(?:Damen\\s+und\\s+|Frau\\s+|Herr\\s+|M(?:rs?|s)\\.?\\s+)?(?:\\p{Lu}[\\p{L}'-]*|team|tiers|all|everyone|everybody|there|folks|both|again|zusammen)){0,3}\\s*[,.!–-]\\s*(?=\\S)`,
   "u",
 );
-const OF_AN_ORDER = /(?<!\p{L})(?:für|for|on behalf of|im auftrag|bestell\p{L}*)(?!\p{L})/iu;
+/** For whom, by when, or how it is to be: what no greeting says. */
+const OF_AN_ORDER =
+  /(?<!\p{L})(?:für|for|on behalf of|im auftrag|bestell\p{L}*|by|before|until|till|bis|barbless|de-?barbed|substitut\p{L}*|lead(?:-?free)?|bleifrei|ohne|mit|without|sparse\p{L}*|rush|urgent\p{L}*|eilig|dringend|same|cancel\p{L}*|storn\p{L}*)(?!\p{L})/iu;
 /** A closing at the end of a line, before who signs. */
 const CLOSING_AFTER =
   /(?<=[.!?]\s+)(?:many thanks|thanks(?: again| a lot)?|thank you|ta(?=,)|cheers|all the best|best(?: regards| wishes)?|kind regards|regards|viele grüße|beste grüße|liebe grüße|herzliche grüße|(?:mit )?(?:freundlichen?|besten?|vielen?|lieben?) grü(?:ß|ss)en?|grü(?:ß|ss)e|gruß|mfg|lg|vg|danke|yours(?: sincerely| faithfully| truly)?|sincerely)\s*[,.!]?\s*(?=\p{Lu}|$)/giu;

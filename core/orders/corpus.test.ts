@@ -36,6 +36,7 @@ const files: [string, Catalogue][] = [
   ["sailloft.txt", catalogue],
   ["stairhead.txt", catalogue],
   ["wherry.txt", catalogue],
+  ["weighbridge.txt", catalogue],
   ["phrases.txt", catalogue],
   ["composed.txt", catalogue],
   ["towrope.txt", catalogue],

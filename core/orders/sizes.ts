@@ -49,7 +49,7 @@ const many = new RegExp(`(?<!\\p{L})(${Object.keys(spelledMany).join("|")})(?!\\
 const spelledOut = new RegExp(`(?<!\\p{L})(?:sizes?|sz|gr(?:öße|\\.)?|hook)\\s+(${SPELLED})(?!\\p{L})`, "iu");
 
 const SIZE = String.raw`\d{1,2}(?:\s?\/\s?0(?!\d))?(?:'?s|er)?(?![\p{L}\d%])`;
-const MARK = String.raw`(?:#|(?:sizes?|sz|nos?|nr|gr|(?:haken)?größen?|groessen?|hook)(?!\p{L})\.?:?)\s*#?`;
+const MARK = String.raw`(?:#|(?:sizes?|sz|nos?(?!\s+\d{1,2}'?s(?![\p{L}\d]))|nr|gr|(?:haken)?größen?|groessen?|hook)(?!\p{L})\.?:?)\s*#?`;
 const FREE = String.raw`(?<![\p{L}\d.,/#-])`;
 const list = new RegExp(
   `${FREE}(?:${MARK})?(${SIZE}(?:\\s*(?:\\/|,|&|\\+|and|und|oder|or)[\\s\uE000]*(?:(?<=\uE000\\s*)(?:in|on)\\s+)?#?${SIZE}|\\s+#\\s?${SIZE})+)`,

@@ -238,7 +238,9 @@ function roleOf(cells: string[], catalogue: Catalogue): Role {
   };
   if (all((t) => MONEY.test(t))) return "money";
   if (all((t) => WHOLE.test(t)) && cells.length > 2 && cells.every((t, i) => Number(t) === i + 1)) return "number";
-  if (all((t) => quantitiesIn(t, 0, catalogue).length === 1)) return "quantity";
+  const isCounted = (t: string): boolean => quantitiesIn(t, 0, catalogue).length === 1;
+  // “36”, “24”, “4 dz”: one cell says its unit, the others are numbers of it.
+  if (all((t) => isCounted(t) || (WHOLE.test(t) && cells.some(isCounted)))) return "quantity";
   if (all((t) => /^#?\d{1,2}\/0$|^#\d/.test(t))) return "size";
   if (all((t) => WHOLE.test(t))) return all((t) => isSomeSize(t, catalogue)) ? "size" : "quantity";
   if (all((t) => readDay(t, catalogue.today) !== undefined)) return "day";

@@ -17,6 +17,7 @@ import { fold } from "../nearest";
 import { plainColour, findExactly, findName, SURE, isSure, findShort } from "../names";
 import { takenBackAt } from "../takenBack";
 import type { ReadLine } from "../types";
+import { findWish } from "../wishes";
 
 /** A fly that comes with and without weight, as it is asked for without. */
 const WITHOUT_WEIGHT =
@@ -185,6 +186,12 @@ function settleForm(s: ItemState, draft: Draft, pattern: Pattern): void {
   );
 }
 
+/** Where the name of the fly ends, or its size behind it; the end of the line where neither is told in it. */
+function endOfFly(line: ReadLine): number {
+  const ends = line.understood.flatMap(({ field, at }) => (field === "pattern" || field === "size" ? [at[1]] : []));
+  return ends.length > 0 ? Math.max(...ends) : endOf(line);
+}
+
 /** The colour said, the only one, or that of the line before of the same fly; else it is asked. */
 export function settleColour(s: ItemState, stretch: Stretch, { line, pattern, colours }: Draft): void {
   if (!pattern) return;
@@ -194,11 +201,8 @@ export function settleColour(s: ItemState, stretch: Stretch, { line, pattern, co
   line.variant = first?.id ?? only?.id ?? carried;
   if (line.variant || stretch.words().some((w) => isOpen(w))) return;
   const answers = pattern.variants.slice(0, 4).map((v) => ({ label: v.name, text: ` ${v.name}` }));
-  ask(
-    line,
-    "variant",
-    [endOf(line), endOf(line)],
-    { code: "WHICH_COLOUR", details: { pattern: pattern.name } },
-    answers,
-  );
+  // Behind a wish it would be one of its words: “size 12, barbless hooks please”.
+  const isWished = findWish(line.text, 0) !== undefined;
+  const end = isWished ? endOfFly(line) : endOf(line);
+  ask(line, "variant", [end, end], { code: "WHICH_COLOUR", details: { pattern: pattern.name } }, answers);
 }

@@ -1,7 +1,17 @@
 import { type OrderReading, namesFly } from "./reading";
 import type { Span } from "../spans";
 import { askOtherOrder } from "./other";
-import { sameAhead, sameThenMore, SAME_IN, aheadOf, SAME_BEHIND, asBefore, sameAtEnd } from "./same";
+import {
+  sameAhead,
+  sameOfAnother,
+  sameThenMore,
+  takeLeftOut,
+  SAME_IN,
+  aheadOf,
+  SAME_BEHIND,
+  asBefore,
+  sameAtEnd,
+} from "./same";
 import { Stretch } from "../stretch";
 import { commaParts } from "../pieces";
 import { quantitiesIn, asManyIn, type Quantity, dozensText } from "../quantity";
@@ -46,17 +56,26 @@ function wishOfThese(o: OrderReading, made: ReadLine[], { at, words }: { at: [nu
 const SUM_OF_MONEY =
   /^(?:(?:grand\s+)?total|sum|summe|gesamt(?:betrag|summe|preis)?)\s*(?:price|value|amount|cost)?\s*[:=]?\s*(?:(?:[€$£]|eur)\s?)?\d+(?:[.,]\d{3})*[.,]\d{2}\s*(?:€|eur|\$|£)?\.?$/iu;
 
+/** “Tel. 0555 123456”: how to reach who orders is no line, and no day. */
+const PHONE =
+  /^(?:tel(?:ephone|efon)?|phone|mobile|mob|handy|call(?:\s+me)?(?:\s+on)?)\s*[.:]?\s*[+(]?\d[\d\s()/+-]{4,}\.?$/iu;
+
 export function readStatement(o: OrderReading, clause: Span, before: number): void {
   if (askOtherOrder(o, clause)) return;
-  const several = sameAhead(o, clause) ?? sameThenMore(clause) ?? apart(o, clause) ?? countedBehind(o, clause);
+  const several =
+    sameOfAnother(o, clause) ??
+    sameAhead(o, clause) ??
+    sameThenMore(clause) ??
+    apart(o, clause) ??
+    countedBehind(o, clause);
   if (several) {
     for (const part of several) readStatement(o, part, before);
     return;
   }
   const stretch = new Stretch(clause.text, clause.start);
   for (const chunk of commaParts(clause.text, clause.start))
-    if (SUM_OF_MONEY.test(chunk.text)) {
-      o.order.asides.push({ at: [chunk.start, chunk.end], why: "heading" });
+    if (SUM_OF_MONEY.test(chunk.text) || PHONE.test(chunk.text)) {
+      o.order.asides.push({ at: [chunk.start, chunk.end], why: PHONE.test(chunk.text) ? "head" : "heading" });
       stretch.takeOut([chunk.start, chunk.end]);
     } else if (quantitiesIn(chunk.text, chunk.start, o.catalogue).length === 0 && o.heading.takeWhole(chunk))
       stretch.takeOut([chunk.start, chunk.end]);
@@ -72,7 +91,8 @@ export function readStatement(o: OrderReading, clause: Span, before: number): vo
   if (quantities.length === 0 && asMany && Number.isInteger(flies)) {
     const as: Quantity = { flies, at: asMany.at, isOfEach: SAME_IN.test(clause.text) };
     const isSame = atEnd !== undefined || SAME_IN.test(clause.text) || SAME_BEHIND.test(clause.text);
-    o.order.lines.push(...asBefore(o, o.items.read(stretch, as), clause, isSame));
+    const left = isSame ? takeLeftOut(stretch) : [];
+    o.order.lines.push(...asBefore(o, o.items.read(stretch, as), clause, isSame, left));
     return;
   }
   if (quantities.length > 0) {

@@ -1,10 +1,11 @@
 import { type OrderReading, namesFlyIn } from "./reading";
-import type { Doubt, ReadLine } from "../types";
+import type { Catalogue, Doubt, ReadLine } from "../types";
 import type { Span } from "../spans";
 import { asManyIn, dozensText, quantitiesIn } from "../quantity";
 import { commaParts } from "../pieces";
 import { Stretch } from "../stretch";
 import { findExactly } from "../names";
+import { comesIn } from "../sizes";
 import { wordsOfFlies } from "../flyWords";
 
 /** “The same in 16”: as many as before. */
@@ -48,16 +49,42 @@ export function sameAtEnd(o: OrderReading, { text, start }: Span): { at: [number
  * “3 dz #12, 2 dz #16”, and a line later “same again in brown”: all that the statement before told of its fly, in
  * another colour or size. Of rows, it could be the last alone, or all of them: that is asked.
  */
-export function asBefore(o: OrderReading, made: ReadLine[], clause: Span, isSame: boolean): ReadLine[] {
+export function asBefore(
+  o: OrderReading,
+  made: ReadLine[],
+  clause: Span,
+  isSame: boolean,
+  left: readonly LeftOut[] = [],
+): ReadLine[] {
   const [one, another] = made;
+  const without = left.flatMap((l) => l.sizes);
+  const ahead = isSame && one && !another ? listBefore(o) : [];
+  const list = one && ahead.length > 1 ? again(o, one, ahead, without) : undefined;
+  if (list) {
+    for (const { at, words } of left)
+      o.order.understood.push({ field: "size", at, label: words.replace(/^[,\s]+/, "") });
+    return list;
+  }
+  for (const { at, words } of left)
+    o.order.doubts.push({ field: "rest", code: "NOT_UNDERSTOOD", details: { words }, at, candidates: [] });
   if (!isSame || !one || another) return made;
-  const ahead = listBefore(o);
-  const list = ahead.length > 1 ? again(one, ahead) : undefined;
-  if (list) return list;
+  if (ahead.length > 1 && isCountOfSizes(one, ahead)) askHowMany(one, clause);
   const isInRow = ahead[0] && !o.text.slice(ahead[0].at[1], clause.start).includes("\n");
-  const rows = isInRow || ahead.length > 1 || DITTO.test(clause.text) ? undefined : again(one, rowsBefore(o, one));
+  const rows =
+    isInRow || ahead.length > 1 || DITTO.test(clause.text) ? undefined : again(o, one, rowsBefore(o, one), without);
   if (rows) one.doubts.push(ofWhich(o, clause, [one], rows));
   return made;
+}
+
+/** Of a fly that is not tied in the sizes of the one before nobody knows which of their numbers is meant. */
+const isCountOfSizes = (one: ReadLine, before: readonly ReadLine[]): boolean =>
+  before.some((l) => l.pattern !== one.pattern) &&
+  new Set(before.map((l) => l.flies)).size > 1 &&
+  !one.understood.some((u) => u.field === "size");
+function askHowMany(one: ReadLine, { start }: Span): void {
+  one.flies = undefined;
+  one.understood = one.understood.filter((u) => u.field !== "quantity");
+  one.doubts.push({ field: "quantity", code: "HOW_MANY", details: {}, at: [start, start], candidates: [] });
 }
 
 const DITTO = /^\s*(?:and\s+|und\s+)?di?t+o/iu;
@@ -65,10 +92,19 @@ const DITTO = /^\s*(?:and\s+|und\s+)?di?t+o/iu;
 /** What a line may tell anew of the fly before it. */
 const told = ["size", "variant", "form"] as const;
 
-/** All the lines before once more, in the colour, weight or size that this one tells; none where it tells none. */
-function again(one: ReadLine, before: readonly ReadLine[]): ReadLine[] | undefined {
-  if (before.length < 2 || before.some((l) => l.pattern !== one.pattern)) return undefined;
+/**
+ * All the lines before once more, in the colour, weight or size that this one tells, or of the fly that it names; none
+ * where it tells none.
+ */
+function again(
+  { catalogue }: OrderReading,
+  one: ReadLine,
+  before: readonly ReadLine[],
+  without: readonly string[],
+): ReadLine[] | undefined {
+  if (before.length < 2) return undefined;
   const says = told.filter((f) => one.understood.some((u) => u.field === f));
+  if (before.some((l) => l.pattern !== one.pattern)) return ofAnother(catalogue, one, before, without);
   // Where none is said, a size beside others, or they differ in that already, it is of the last of them.
   const isOfLast = says.length === 0 || (says.length > 1 && says.includes("size"));
   if (isOfLast || says.some((said) => new Set(before.map((l) => l[said])).size > 1)) return undefined;
@@ -83,6 +119,39 @@ function again(one: ReadLine, before: readonly ReadLine[]): ReadLine[] | undefin
     ...{ flies, size, variant, form, ...Object.fromEntries(says.map((said) => [said, one[said]])) },
     ...(i > 0 && { understood: [], doubts: [] }),
   }));
+}
+
+/** “3 dz Slate Wisp 14 and 2 dz 16; the same of the Tar Pupa, but no 16s”: as many of another fly, size by size. */
+function ofAnother(
+  { patterns }: Catalogue,
+  one: ReadLine,
+  before: readonly ReadLine[],
+  without: readonly string[],
+): ReadLine[] | undefined {
+  const fly = patterns.find((p) => p.id === one.pattern);
+  const rows = before.filter(({ size }) => size === undefined || !without.includes(size));
+  const isOfOne = before.every((l) => l.pattern === before[0]?.pattern);
+  const isTied = rows.every(({ size }) => size !== undefined && fly !== undefined && comesIn(size, fly.sizes));
+  if (!isOfOne || !isTied || rows.length === 0 || one.understood.some((u) => u.field === "size")) return undefined;
+  return rows.map(({ flies, size }, i) => {
+    const doubts = one.doubts.filter((d) => d.code !== "WHICH_SIZE");
+    return { ...one, flies, size, doubts, ...(i > 0 && { understood: [] }) };
+  });
+}
+
+const NO_SIZES =
+  /,?\s*(?:but\s+)?(?:no|without(?:\s+the)?|not\s+in|aber\s+(?:keine|ohne))\s+(\d{1,2}(?:\/0)?)(?:'?s|er)?(?=\s*(?:[.,;)]|$))/iu;
+export interface LeftOut {
+  sizes: string[];
+  at: [number, number];
+  words: string;
+}
+/** “… but no 16s”: sizes that are left out of what is told once more; they are taken out of its words. */
+export function takeLeftOut(stretch: Stretch): LeftOut[] {
+  const all: LeftOut[] = [];
+  for (let found = stretch.take(NO_SIZES); found; found = stretch.take(NO_SIZES))
+    all.push({ sizes: found.words.match(/\d{1,2}(?:\/0)?/g) ?? [], at: found.at, words: found.words });
+  return all;
 }
 
 const isNamed = (l: ReadLine): boolean => l.understood.some((u) => u.field === "pattern");
@@ -153,6 +222,22 @@ export function sameAhead(o: OrderReading, { text, start, end }: Span): [Span, S
   if (from <= start || !isAnother) return undefined;
   const own = text.slice(0, from - start).replace(/(?:[\s,]|\s(?:and|und|plus|also))+$/iu, "");
   return [{ text: own, start, end: start + own.length }, rest];
+}
+
+const SAME_BEGINS =
+  /[,.]\s*(?=(?:and\s+|und\s+|plus\s+)?(?:the\s+)?(?:same(?:\s+again)?|dasselbe|das\s+gleiche)\s+(?:of|in|with|von|in|mit)\s)/iu;
+/** “2 dz in 16, the same of the Tar Pupa”: another fly, as much of it as of the one before. */
+export function sameOfAnother(o: OrderReading, { text, start, end }: Span): [Span, Span] | undefined {
+  const joint = SAME_BEGINS.exec(text);
+  if (!joint) return undefined;
+  const from = joint.index + joint[0].length;
+  const [head, rest] = [text.slice(0, joint.index), text.slice(from)];
+  if (quantitiesIn(head, start, o.catalogue).length === 0 || !namesFlyIn(o, rest)) return undefined;
+  if (quantitiesIn(rest, start + from, o.catalogue).length > 0) return undefined;
+  return [
+    { text: head, start, end: start + joint.index },
+    { text: rest, start: start + from, end },
+  ];
 }
 
 export const aheadOf = ({ start }: Span): { at: [number, number]; times: number } => ({ at: [start, start], times: 1 });
