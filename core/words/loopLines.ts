@@ -1,5 +1,5 @@
 import type { LineHead } from "./head";
-import { isFilling, isLoopedCollar, loopAt as readLoop, mayTellLoop, spinsAt, startsLoop } from "./loops";
+import { asCollar, isFilling, isLoopedCollar, loopAt as readLoop, mayTellLoop, spinsAt, startsLoop } from "./loops";
 import { lineOf, type Reading } from "./reading";
 import { scan } from "./scan";
 import type { Told } from "./told";
@@ -36,8 +36,10 @@ export class LoopLines {
     const parts = loop.description.parts ?? [];
     if (parts.length > 1 && parts.every((p) => p.share === undefined))
       lineOf(this.r, i).notes.push("the layers of the loop are reckoned in equal parts");
-    const usual = isLoopedCollar({ ...loop, role: loop.role ?? role }, text) ? "collar" : undefined;
-    const told = { ...loop, role: loop.role ?? role ?? usual, part: loop.part ?? part ?? usual };
+    const own: Told = { ...loop, role: loop.role ?? role, part: loop.part ?? part };
+    // What another line calls the thorax is that: “Thorax: squirrel, spun in a loop … three turns behind the bead”.
+    const isNamed = this.r.heads.some((h) => h.isListed && (h.role === "thorax" || h.role === "collar"));
+    const told = !isNamed && isLoopedCollar(own, text) ? asCollar(own) : own;
     return [told, ...scan(text, loop.end, text.length, {}, this.r.scanContext)];
   }
   private readonly loops = new Map<number, Told | undefined>();

@@ -1,4 +1,5 @@
 import { isColour } from "../materials";
+import type { Place } from "../hooks";
 import type { Role } from "../recipe";
 import type { CabinetIndex } from "./cabinet";
 import { at as placeSaid, end as endSaid, endForward, endOfShare, zone } from "./clauses/common";
@@ -8,7 +9,7 @@ import { stuffOf } from "./named";
 import { match, oneOf, map, opt, seq, skipBlanks, words, type Reader } from "./parse";
 import type { Clause } from "./said";
 import { NUMBER_WORD } from "./text/number";
-import { absolute } from "./text/place";
+import { absolute, shifted } from "./text/place";
 import { sharesInFigures } from "./text/shares";
 import type { Span, Told } from "./told";
 
@@ -25,10 +26,11 @@ const SPLIT_THREAD = "split\\s+(?:the\\s+|your\\s+)?(?:tying\\s+)?(?:thread|silk
 const opened: Reader<number> = oneOf<number>(
   map(seq(words(`(?:${MAKES}\\s+)?${WHICH}`), absolute, words(`(?:long\\s+)?${LOOP}(?:\\s+of)?`)), ([, mm]) => mm),
   map(seq(absolute, words(`(?:long\\s+)?${LOOP}(?:\\s+of)?`)), ([mm]) => mm),
+  map(seq(words("an?"), absolute, words(`(?:long\\s+)?${SPLIT_THREAD}`)), ([, mm]) => mm),
   map(
     seq(
       words(`(?:${MAKES}\\s+)?${WHICH}${LOOP}|${LOOP}`),
-      opt(words("of|,|about|roughly|\\(")),
+      opt(match("of\\b|,|about\\b|roughly\\b|\\(|\\.{3}|…")),
       opt(words("of|about|roughly")),
       absolute,
       opt(words("long|in\\s+length")),
@@ -93,7 +95,7 @@ const strokes = match(
 
 /** “Two cdc feathers, the fibres spun in a 4 cm loop”: what it is of comes first. */
 const counts = words(
-  `(?:(?:\\d|${NUMBER_WORD})\\s+turns?(?:\\s+of)?\\s*)?(?:put|spin|twist|trap|place|lay)?\\s*(?:(?:all\\s+)?(?:the\\s+)?(?:fibres?|barbs?)\\s+(?:of|from)\\s+)?(?:an?|one|\\d|${NUMBER_WORD})?(?=\\s)`,
+  `(?:(?:\\d|${NUMBER_WORD})\\s+turns?(?:\\s+of)?\\s*)?(?:put|spin|twist|trap|place|lay)?\\s*(?:(?:all\\s+)?(?:the\\s+)?(?:fibres?|barbs?)\\s+(?:of|from)\\s+)?(?:some|a\\s+little|(?:an?|the)\\s+(?:(?:small|good|sparse|generous|little|tiny|big|large|decent)\\s+)?(?:pinch|bit|amount|wisp|tuft|bunch|clump|handful)(?:\\s+of)?|an?|one|\\d|${NUMBER_WORD})?(?=\\s)`,
 );
 const intoLoop = words(
   `[,:]?\\s*(?:(?:with\\s+)?(?:the|its|their)\\s+)?(?:(?:fibres?|barbs?)\\s*,?\\s*)?(?:spun|spin|put|twist(?:ed)?|caught|trapped|split|stripped)?\\s*(?:(?:the|its|their)\\s+(?:fibres?|barbs?)\\s+|it\\s+|them\\s+)?in(?:to)?(?=\\s+(?:an?|the|split)\\s)|,(?=\\s*split\\s)`,
@@ -192,12 +194,15 @@ export function loopAt(text: string, at: number, index: CabinetIndex, open?: Tol
   told.description = mixed(layers);
   return told;
 }
+const isAtHead = (place: Place | undefined): place is Place =>
+  place !== undefined && ("eyeLengths" in place || ("part" in place && place.part === "bead" && !place.plus));
+
 /** “… and wind 3 turns behind the eye”: what is wound there is the fly’s collar. */
 function woundAtHead(told: Told): void {
   const { there, begin, end, from } = told.said;
-  if (told.role !== undefined || !there || !("eyeLengths" in there) || begin || end || from) return;
+  if (told.role !== undefined || !isAtHead(there) || begin || end || from) return;
   Object.assign(told, { role: "collar", part: "collar" });
-  Object.assign(told.said, { from: there, to: { eyeLengths: there.eyeLengths + 1 } });
+  Object.assign(told.said, { from: there, to: shifted(there, { of: "eye", times: 1 }) });
   delete told.said.there;
 }
 
@@ -205,7 +210,14 @@ const fewTurns = /\b(?:[1-4]|one|two|three|four)\s+turns?\b/u;
 /** “CDC in a split thread, two turns”, of which nobody says what it is: no body is of so few. */
 export function isLoopedCollar(told: Told, text: string): boolean {
   const { there, begin, end, from } = told.said;
-  return told.role === undefined && !(there || begin || end || from) && fewTurns.test(text.slice(told.at, told.end));
+  const isElsewhere = (there ?? end ?? from) !== undefined || (begin !== undefined && !isAtHead(begin));
+  return told.role === undefined && !isElsewhere && fewTurns.test(text.slice(told.at, told.end));
+}
+/** Of a collar it is told where it begins; no more than one eye of the shank is under it. */
+export function asCollar({ said, ...told }: Told): Told {
+  const { begin, ...own } = said;
+  const zone = begin && { from: begin, to: shifted(begin, { of: "eye", times: 1 }) };
+  return { ...told, role: "collar", part: "collar", said: { ...own, ...zone } };
 }
 
 const filling =

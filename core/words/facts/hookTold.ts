@@ -135,7 +135,7 @@ export function isHookTold(r: Reading, i: number): boolean {
   // “It's a size 10 wet.”
   if (
     isSizeAndKind(text) ||
-    [text, firstOf(own, /,|\swith\s/), firstOf(own, /;|\.\s/), firstOf(own, goesOn)].some(isHookAlone) ||
+    [text, firstOf(own, /,|\swith\s/), firstOf(own, /;|(?<!\bn[or])\.\s/), firstOf(own, goesOn)].some(isHookAlone) ||
     isHookSentence(r, text)
   )
     return true;

@@ -131,6 +131,10 @@ export function readSpokenTitle(r: Reading, i: number): boolean {
 const nameAndSizes =
   /^\s*([\p{L}][\p{L}'\s-]{2,30},\s*(?:sizes?\s*|#)?\d{1,2}(?:\/0)?(?:(?:\s*(?:,|-|&)\s*|\s+(?:and|or|to)\s+)#?\d{1,2}(?:\/0)?)*):\s+(?=\S)/u;
 
+/** “Pupa, curved hook #12, thread olive”: name, hook and what goes on behind them, in one line. */
+const nameThenHook =
+  /^\s*([\p{L}][\p{L}'\s-]{2,45}),\s+(?=(?:an?\s+)?(?:(?:sizes?|#)\s*\d[^,;]*\bhooks?\b|(?:[a-z-]+\s+){0,4}hooks?,?\s+(?:sizes?\s+|#)?\d[^,;.]*)[,;.]\s)/u;
+
 /** “How I tie the little red larva: on a size 20 hook I start …”: so it is called, and the story begins behind. */
 const howIsTied =
   /^\s*(?:(?:this\s+is|here(?:'s|\s+is))\s+)?(?:how|the\s+way)\s+(?:i|we)\s+(?:tie|dress|make|do)\s+(?:the|a|an|our|my)\s+([\p{L}][\p{L}'\s-]{2,40})(?:,\s*(?:sizes?\s*|#)?[\d\s/,&-]+?)?\s*:\s+(?=\S)/u;
@@ -146,7 +150,9 @@ export function readTitleSentence(r: Reading, i: number): boolean {
   const m =
     /^\s*([\p{L}][\p{L}'\s-]{2,45}(?:,?\s*sizes?\s*[\d\s,/&-]+|,\s*\d{1,2}(?:\/0)?\s*(?:-|to)\s*\d{1,2}(?:\/0)?)?)(?:(?<!\bno)\.|:(?=\s+(?:(?:[a-z-]+\s+){0,2}hook\b|#\s?\d{1,2}\s+(?:wet|dry|nymph|streamer|jig|grub|scud|curved|pupa)\b)))\s+(?=\S)/u.exec(
       text,
-    ) ?? nameAndSizes.exec(text);
+    ) ??
+    nameAndSizes.exec(text) ??
+    nameThenHook.exec(text);
   const how = howIsTied.exec(text);
   if (i === first && how) {
     keepName(r, i, text.indexOf(how[1] ?? ""), how[1]?.trim().length ?? 0);

@@ -41,7 +41,7 @@ export const withCarrier = (all: Told[]): Told[] =>
   });
 
 const putsOn =
-  /^\W*(?:then\s+|now\s+)?(?:apply|put|spin|twist|load)\b.*\b(?:to|on|onto)\s+(?:the\s+|your\s+)?(?:thread|silk)\b/;
+  /^\W*(?:then\s+|now\s+)?(?:apply|put|spin|twist|load)\b(?:.*\b(?:to|on|onto)\s+(?:the\s+|your\s+)?(?:thread|silk)\b|\s+on\b)/;
 
 /** “Apply orange dubbing to the thread and dub a collar”: what is put on the thread is what is dubbed. */
 const isPutOn = (t: Told, text: string): boolean => t.verb === "dub" && putsOn.test(text.slice(t.at, t.end));

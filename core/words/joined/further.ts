@@ -1,5 +1,6 @@
 import { formTold, wordsOf, type Told } from "../told";
 import { PARTS } from "../lexicon/parts";
+import { saysHowItIs } from "../scan/howItIs";
 import { feathers } from "../taken";
 
 /** “ginger, 3 turns, then 2 of guinea fowl in front”: turns as well. */
@@ -49,13 +50,17 @@ export const withTurnsOfIt = (all: Told[], text: string): Told[] =>
   }, []);
 
 /** “Wing: a clump of hair. One shank long. Tips forward.”: sentences that only say more of what the first one laid. */
-export const withFurther = (all: Told[]): Told[] =>
+export const withFurther = (all: Told[], text: string): Told[] =>
   all.reduce<Told[]>((told, t) => {
     // What only holds it may stand between.
     // So may a coat of nothing that is named: “quill, lacquered, touching turns over 60 %”.
-    const at = told.findLastIndex((b) => b.description !== undefined || !(b.verb && stepsAside.has(b.verb)));
+    // What is only done with it as well: “Brush it out. It must be shaggy.”
+    const isHow = saysHowItIs(text.slice(t.at, t.end));
+    const at = told.findLastIndex(
+      (b) => b.description !== undefined || !(b.verb && (stepsAside.has(b.verb) || (isHow && b.verb === "act"))),
+    );
     const before = told[at];
-    const said = before && (saysMoreOf(before, t) ? t.said : holdsIt(before, t));
+    const said = before && (saysMoreOf(before, t, text.slice(t.at, t.end)) ? t.said : holdsIt(before, t));
     if (!before || !said) return [...told, t];
     return told.with(at, { ...before, said: { ...before.said, ...said }, ...wordsOf(before, t) });
   }, []);
@@ -63,17 +68,18 @@ export const withFurther = (all: Told[]): Told[] =>
 const stepsAside: ReadonlySet<Told["verb"]> = new Set(["tie in", "hold", "finish"]);
 /** What is done with the stuff of a part, and of which more can be said. */
 const ofParts: ReadonlySet<Told["kind"]> = new Set(["lay", "wind", "dress"]);
-function saysMoreOf(before: Told, t: Told): boolean {
-  const isBare = t.verb === undefined && t.description === undefined && t.refers === undefined;
+function saysMoreOf(before: Told, t: Told, words: string): boolean {
+  const isHow = t.refers !== "the rest" && t.refers !== "the same" && saysHowItIs(words);
+  const isBare = t.verb === undefined && t.description === undefined && (t.refers === undefined || isHow);
   const isOfIt = before.description !== undefined && (t.role === undefined || before.role === t.role);
   const isAlike = t.kind === before.kind && ofParts.has(t.kind);
   const own = Object.keys(t.said);
   // “Do not crowd the eye.”, “Short.”: words that are kept, or asked about, with what they are of.
-  const isOnlyWords = own.length === 0 && t.rest.length === 0;
+  const isOnlyWords = own.length === 0 && (isHow || t.rest.length === 0);
   const isNew = own.length > 0 && t.loose.length === 0 && own.every((key) => !(key in before.said));
   // What was only tied in by then is wound by what comes next.
-  const isSaid = t.isInherited === true || (t.role === undefined && t.kind === "lay");
-  return isBare && isOfIt && isAlike && isSaid && (isNew || isOnlyWords);
+  const isSaid = isHow || t.isInherited === true || (t.role === undefined && t.kind === "lay");
+  return isBare && isOfIt && isSaid && (isOnlyWords ? isAlike || t.isInherited === true : isAlike && isNew);
 }
 
 /** “Tie in the hair so that its tips reach the bend. Eight tight turns.”: what is never wound is held by so many. */

@@ -61,6 +61,7 @@ export const FILLER = anyOf(
   "(?:and\\s+)?(?:you're|you\\s+are|it\\s+is|it's|we're|all)\\s+done",
   "\\+(?=\\s)",
   "that's\\s+(?:it|all)",
+  "(?:that(?:'s|\\s+is)|which\\s+is)(?=\\s+(?:very\\s+|quite\\s+)?(?:thin|thick|fat|slim|fine|full|sparse|taper))",
   "as\\s+much(?=\\s+\\w)",
   "(?:big|bold)(?=\\s+(?:head|thorax|ball|bump)\\b)",
   "or\\s+(?:finer|thinner|heavier|stronger|similar|equivalent)",

@@ -98,7 +98,10 @@ function begun({ text, from, to, head, atHead, given }: ClauseAt, lead: VerbSpan
   const own = text.slice(from, endOfSentence(text, from, to));
   // “Shellback: clear strip, 6 turns of mono to rib it”: the mono is no part of the back.
   const isRibOfCover =
-    told.isInherited && (toRibAhead.test(own) || (told.role === "wing case" && turnsOfWire.test(own)));
+    told.isInherited &&
+    (toRibAhead.test(own) ||
+      (told.role === "wing case" && turnsOfWire.test(own)) ||
+      (told.role === "body" && theWireOver.test(own)));
   // What is ribbed is not what it is ribbed with.
   const isRibbing =
     lead?.id === "wind" && /\b(?:rib|segment|reinforce|strengthen|overwind)/.test(text.slice(lead.at, lead.end));
@@ -258,5 +261,9 @@ const close = (told: Told, end: number): Told => {
 const turnsOfWire = new RegExp(
   `^\\W*(?:and\\s+|with\\s+)?${A_COUNT}\\s+(?:(?:open|even|spaced|spiral)\\s+)*(?:turns|wraps)\\s+of\\s+(?:[\\w.-]+\\s+){0,3}(?:wire|oval|tinsel|mono)\\b`,
 );
+
+/** “Body: herl. Then the wire counter-wound in 4 turns”: what goes over a body is its rib. */
+const theWireOver =
+  /^\W*(?:(?:and|then|with|finally)\s+)*(?:the\s+)?(?:[\p{L}]+\s+){0,2}?(?:wire|oval)\s+(?:is\s+)?(?:(?:then\s+)?(?:counter-?\s?wound|reversed|crossed|wound\s+the\s+other\s+way)|(?:wound\s+)?over\s+(?:it|that|them))\b/u;
 
 const toRibAhead = /\bto\s+rib\b/;

@@ -6,6 +6,7 @@ import { type Head, endOfPart, listedAt, overItAt, inherited } from "./heads";
 import type { Kind } from "../said";
 import { fresh, scanOne } from "./clause";
 import { endOfSentence } from "./bounds";
+import { saysHowItIs } from "./howItIs";
 import { sameAhead } from "./same";
 import { skipBlanks as skip } from "../parse";
 
@@ -18,7 +19,34 @@ const isBare = (told: Told): boolean =>
  * What a sentence that names nothing says of what was laid before it: “They should be as long as the shank”, “Half a
  * shank long.”; undefined where it says nothing of that.
  */
-function moreOf(told: Told, before: Told | undefined, text: string, again: () => Told): Partial<Told> | undefined {
+function moreOf(
+  told: Told,
+  before: Told | undefined,
+  text: string,
+  again: (kind: Kind) => Told,
+): Partial<Told> | undefined {
+  return howItIs(told, before, text, again) ?? moreOfLaid(told, before, text, () => again("lay"));
+}
+
+/** What can be said of the stuff of a part when it is tied is said of it in a sentence of its own as well. */
+const tied = new Set<Kind>(["lay", "dress", "wind"]);
+/** “It should be twice as thick as the body”, of what was just dubbed or wound: of that, and not of the body. */
+function howItIs(
+  told: Told,
+  before: Told | undefined,
+  text: string,
+  again: (kind: Kind) => Told,
+): Partial<Told> | undefined {
+  const { kind, role, part, description } = before ?? {};
+  const isBare = told.verb === undefined && told.description === undefined;
+  if (kind === undefined || !tied.has(kind) || !description || !isBare) return undefined;
+  if (!saysHowItIs(text.slice(told.at, told.end)) || !/[.!;]\s*$/.test(text.slice(0, told.at))) return undefined;
+  const more = again(kind);
+  const isRead = more.rest.length <= told.rest.length && Object.keys(more.said).length > 0;
+  return isRead ? { ...more, role, part, isInherited: true, refers: "it", end: told.end } : undefined;
+}
+
+function moreOfLaid(told: Told, before: Told | undefined, text: string, again: () => Told): Partial<Told> | undefined {
   if (before?.kind !== "lay" || !isBare(told)) return undefined;
   if (told.refers === "it") return { said: again().said };
   if (ofItsLength.test(text.slice(told.at))) return { ...again(), end: told.end };
@@ -27,6 +55,8 @@ function moreOf(told: Told, before: Told | undefined, text: string, again: () =>
   const laid = again();
   return laid.rest.length === 0 && laid.said.shown !== undefined ? { ...laid, end: told.end } : undefined;
 }
+
+const saysMore = /^\W*(?:(?:and|then|now)\s+)*(?:the\s+)?same\s+(?:thing\s+)?again\b/u;
 
 /** What is told between two places of a line, one thing after another. */
 export function scan(text: string, from: number, to: number, head: Head, context: ScanContext, given?: Kind): Told[] {
@@ -77,14 +107,19 @@ export function scan(text: string, from: number, to: number, head: Head, context
     )
       told.said.counter = true;
     // “Tie in ten fibres. They should be as long as the shank”: said of what was laid.
-    const more = moreOf(told, before, text, () => scanOne(text, at, told.end, {}, context, false, "lay"));
+    const about = saysHowItIs(text.slice(told.at, told.end)) ? all.findLast((x) => x.verb !== "act") : before;
+    const more = moreOf(told, about, text, (kind) => scanOne(text, at, told.end, {}, context, false, kind));
     if (more) Object.assign(told, more);
     // “Twist the rest of the fibres and wind them forward”: they are the rest.
     if (told.refers === "it" && before?.refers === "the rest") told.refers = "the rest";
     if (told.end <= at) break;
     at = told.end;
+    // “The same again under the shank”: of what that is more the lines before it know.
+    const isMore = saysMore.test(text.slice(told.at, told.end));
     const isEmpty =
-      told.understood.length + told.rest.length + told.loose.length + told.kept.length === 0 && told.verb === undefined;
+      !isMore &&
+      told.understood.length + told.rest.length + told.loose.length + told.kept.length === 0 &&
+      told.verb === undefined;
     if (!isEmpty) all.push(told);
   }
   return all;

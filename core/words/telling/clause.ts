@@ -20,6 +20,15 @@ import { actUnsaid } from "./unsaid";
 import { byColour } from "./stuff";
 import { saysHowLong, saysHowLongAgain } from "./howLong";
 
+/** “Rear: 100 hairs of bucktail, at the bend”, “Middle: …”: bunches along a large fly, of which one is the tail. */
+function stationOfHair(name: string, told: Told, text: string): "tail" | "wing" | undefined {
+  const form = formTold(told);
+  if (told.kind !== "lay" || (form !== "hair" && form !== "flash")) return undefined;
+  if (!/^\s*(?:rear|back|middle|mid|front|second|third|first|last)(?:\s+(?:bunch|clump|station))?$/.test(name))
+    return undefined;
+  return /^\s*(?:rear|back)/.test(name) && /\bbend\b/.test(text) ? "tail" : "wing";
+}
+
 /** “Weed guard: double mono”: a line of a list whose part nobody knows is asked about; nothing is guessed of it. */
 function asksWhatPart(r: Reading, told: Told, text: string, i: number): boolean {
   const [name] = /^\s*(?:(?:[\p{L}'-]+\s+){0,2}[\p{L}'-]+(?=\s*:\s)|weed\s?-?guard\b)/u.exec(text) ?? [];
@@ -32,6 +41,13 @@ function asksWhatPart(r: Reading, told: Told, text: string, i: number): boolean 
     told.rest = told.rest.filter((r) => r !== word);
     told.understood.push(word);
     Object.assign(told, { role: "body", part: name.trim() });
+    return false;
+  }
+  const station = stationOfHair(name, told, text);
+  if (station) {
+    told.rest = told.rest.filter((r) => r !== word);
+    told.understood.push(word);
+    Object.assign(told, { role: station, part: name.trim() });
     return false;
   }
   const at = r.lines[i]?.search(/\S/) ?? 0;

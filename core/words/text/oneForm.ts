@@ -43,6 +43,8 @@ const forms: readonly Form[] = [
     written: /^\s*[-*•▪‣●◦·]\s+(?=\S)/u,
     as: (all) => " ".repeat(all.length),
   },
+  // “Dry hook 12 · thread brown”: what divides a line.
+  { has: ["·", "•"], written: /(?<=\S)\s[·•](?=\s+\S)/gu, as: () => ", " },
   // “## Steps”, “|---|---|”, “=====”
   { has: ["#"], written: /^\s*#{1,6}\s+(?=\p{L})/u, as: (all) => " ".repeat(all.length) },
   {

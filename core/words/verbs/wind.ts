@@ -1,3 +1,4 @@
+import { bothStrands } from "./windsBoth";
 import { AT_THE_BEND, MANY_TURNS } from "./stiffness";
 import { isSame } from "../../numeric";
 import type { Place } from "../../hooks";
@@ -7,7 +8,7 @@ import type { RecipeStep, Role } from "../../recipe";
 import type { Bench, MadeStep, Telling, Waiting } from "../bench";
 import { anyOf } from "../parse";
 import type { Said } from "../said";
-import { formTold } from "../told";
+import { formTold, type Told } from "../told";
 import { tellDub } from "./dub";
 import { tellFinish } from "./finish";
 import { windsTag } from "./tag";
@@ -143,6 +144,7 @@ const ofWhatIsThere: readonly ((t: Telling) => boolean)[] = [
   saysItsTurns,
   bindsPost,
   windsAllHackles,
+  windsBothStrands,
   windsTaken,
   windsSilk,
 ];
@@ -173,6 +175,11 @@ function windsAllHackles(t: Telling): boolean {
   const { count: _count, ...said } = t.told.said;
   for (const w of all) windWaiting(t, w, { ...said });
   return true;
+}
+function windsBothStrands(t: Telling): boolean {
+  const all = bothStrands(t);
+  for (const { waiting, said } of all) windWaiting(t, waiting, said);
+  return all.length > 0;
 }
 function windsTaken(t: Telling): boolean {
   const waiting = taken(t);
@@ -788,9 +795,20 @@ export function listedRib(t: Telling, object: Meant, told: Said): void {
   delete own.pieceMm;
   // Named by a list, and dubbed or wound by a later line.
   const isNamed = bench.components.some((c) => c.role === "body" && bench.declared.get(c.id)?.used === false);
-  if (body !== undefined || !(isNamed || bench.ahead.has("body"))) return windWaiting(t, waiting, own);
-  bench.later.push({ after: ["body"], make: () => windWaiting(t, waiting, own) });
+  // “Abdomen: wool, ribbed with four turns”: the line of the body winds it, and how often.
+  const isInLine = ribbedInLine.test(t.text.slice(t.told.end));
+  const isWoundThere = (): boolean => own.rule === undefined && bench.toldLater().some(ribsWithIt);
+  // “Rib: wire. Abdomen: …”, in one line.
+  const isNext = isInLine && isWoundThere() && bench.toldLater()[0]?.role === "body";
+  if (body !== undefined || !(isNamed || isNext || bench.ahead.has("body"))) return windWaiting(t, waiting, own);
+  bench.later.push({ after: ["body"], make: () => (isWoundThere() ? undefined : windWaiting(t, waiting, own)) });
 }
+const ribbedInLine = /\bribbed\b[^.;]*\bturns\b/u;
+const ribsWithIt = ({ role, kind, said, description }: Told): boolean =>
+  role === "rib" &&
+  kind === "wind" &&
+  said.rule?.turns !== undefined &&
+  (description === undefined || /^(?:the\s+)?(?:wire|tinsel|oval|rib)$/.test(description.text.trim().toLowerCase()));
 const downBody = /\bdown\s+(?:over\s+|along\s+)?the\s+(?:body|abdomen)\b/;
 /** A place behind the middle of the shank, where only that was said: the thread goes down there. */
 const downThere = ({ there }: Said): Place | undefined => (there && alongShank(there) > 0.5 ? there : undefined);

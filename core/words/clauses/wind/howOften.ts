@@ -169,6 +169,11 @@ export const howOften: Clause[] = [
     (s) => putRule(s, { touching: true }),
   ),
   clause(
+    "with half overlaps",
+    words("(?:with\\s+|in\\s+)?half(?:-|\\s+)(?:overlaps?|overlapping|overlapped)(?:\\s+(?:turns|wraps))?"),
+    (s) => putRule(s, { overlap: 0.5 }),
+  ),
+  clause(
     "overlapping by half",
     seq(
       words(

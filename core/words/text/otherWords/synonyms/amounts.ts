@@ -17,6 +17,60 @@ export const amounts: readonly Rule[] = [
   ),
   // “Roe deer, 2.5 mm stack”
   said(["mm stack"], "(\\d(?:[.,]\\d)?)\\s?mm\\s+stack(?=\\s*(?:[,.;]|$|of\\s|when\\s))", "$1 mm clump"),
+  // “Cock fibres, six or seven, tied in at the bend”
+  said(
+    ["fibres,", "fibers,"],
+    `${BEGINNING}((?:\\p{L}+\\s+){1,4}fib(?:re|er)s),\\s+((?:${A_COUNT})(?:\\s*(?:-|to|or)\\s*(?:${A_COUNT}))?),\\s+(?=tied\\s)`,
+    "$2 $1, ",
+  ),
+  // “Two strips of lead lashed to the sides of the shank”
+  said(
+    ["strips of", "lengths of", "pieces of"],
+    "(?:two|2)\\s+(?:strips|lengths|pieces)\\s+of\\s+((?:[\\p{L}\\d.,-]+\\s+){0,2}(?:lead(?:-free)?|wire)(?:\\s+wire)?),?\\s+(?:lashed|tied|bound|laid|fixed)\\s+(?:down\\s+)?(?:to|along|on|down|at)\\s+(?:the|both|either|each)\\s+sides?(?:\\s+of\\s+the\\s+(?:shank|hook))?",
+    "$1 along both sides of the shank",
+  ),
+  said(
+    [
+      "coats black",
+      "coats clear",
+      "coats red",
+      "coats thin",
+      "coats varnish",
+      "coats head",
+      "coat clear",
+      "coat black",
+      "coat varnish",
+      "coats uv",
+      "coat uv",
+      "coats lacquer",
+      "coats resin",
+      "coat resin",
+    ],
+    "(?<=\\b(?:an?|one|two|three|1|2|3)\\s+(?:thin\\s+)?coats?)(?=\\s+(?:\\p{L}+\\s+){0,2}(?:varnish|lacquer|cement|resin|epoxy)(?!\\p{L}))(?!\\s+of\\s)",
+    " of",
+  ),
+  said(
+    ["thin film", "thin plastic", "thin latex"],
+    "(?<=\\b(?:clear|stretch|grey|green|olive|tan|brown|pink)\\s+)thin\\s+(?=(?:film|plastic|latex)(?!\\p{L}))",
+    "",
+  ),
+  said(
+    ["mm bead"],
+    "(?<=\\b(?:it|they|this)\\s+(?:is|should\\s+be|must\\s+be)\\s+)as\\s+(?:thick|fat|full|big)\\s+as\\s+an?\\s+(\\d(?:[.,]\\d)?\\s?mm)\\s+bead",
+    "$1 thick",
+  ),
+  // “One strand of red wire and one of copper, both 0.1 mm”
+  said(
+    ["and one of", "and a strand of", "and one strand of"],
+    `(strands?\\s+of\\s+(?:(?!wire)\\p{L}+\\s+){1,2})wire\\s+and\\s+(?:one|an?|1)\\s+(?:strand\\s+)?of\\s+((?:\\p{L}+\\s*){1,2}?)(?:\\s+wire)?,\\s+both\\s+((?:\\d*[.,])?\\d+\\s*mm)`,
+    "$1wire $3 and one strand of $2 wire $3",
+  ),
+  // “Keep it no thicker than a matchstick”: a thing of the table measures nothing that is said in figures.
+  said(
+    ["thicker than a"],
+    "(?:is\\s+|are\\s+)?(?:no|not)\\s+thicker\\s+than\\s+an?\\s+(?:match(?:stick)?|toothpick|needle|thread|pencil\\s+lead|hair|straw|wire)(?=\\s*(?:[,.;]|$))",
+    "slim",
+  ),
   said(
     ["breath of"],
     "(?:(?:merest|slightest|faintest|mere)\\s+)?\\bbreath\\s+of(?=\\s+(?:\\p{L}+\\s+){0,3}\\p{L}+)",

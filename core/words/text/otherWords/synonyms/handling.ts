@@ -14,8 +14,63 @@ export const handling: readonly Rule[] = [
     "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?)(?:clip|trim|cut)\\s+(?:off\\s+)?(?:the\\s+)?(?:hackle\\s+)?stems?(?=\\s*(?:[,.;]|$))",
     "trim the stem",
   ),
+  // “Lock the wire down”, of a weight: thread goes over it.
+  said(
+    ["lock the"],
+    "(?<=^\\W*|[.;,]\\s+|\\b(?:and|then|to)\\s+)lock\\s+the\\s+(wire|lead|weight)\\s+(?:down|in(?:\\s+place)?)(?=\\s*(?:[,.;]|$|and\\b|with\\b))",
+    "cover the weight with thread",
+  ),
+  said(
+    ["lift the foam", "lift the strip", "lift the flap"],
+    `${BEGINNING}lift\\s+(?:up\\s+)?the\\s+(?:foam|strip|flap)(?:\\s+(?:up|a\\s+little))?(?:,|\\s+and)\\s+`,
+    "",
+  ),
+  said(
+    ["carry on"],
+    "(?<=\\b(?:thread|silk|lead|weight|wire)\\b[^.;]*\\b(?:and|then)\\s+)carry\\s+on(?=\\s+(?:right\\s+)?(?:back\\s+|down\\s+)?(?:round|to|into|down|past)(?!\\p{L}))",
+    "go",
+  ),
+  said(["on top of it, a", "on top of that, a"], "(?<=\\band),?\\s+on\\s+top\\s+of\\s+(?:it|that),(?=\\s+an?\\s)", ""),
+  said(["by one corner", "by a corner", "by its corner"], "\\s+by\\s+(?:one|a|its)\\s+corner(?=\\s*(?:[,.;]|$))", ""),
+  said(
+    ["leaves room for", "leaves space for", "leaves enough room for"],
+    "\\s+(?:that|which)\\s+leaves\\s+(?:enough\\s+|some\\s+)?(?:room|space)(?=\\s+for\\s)",
+    ", leaving room",
+  ),
+  said(
+    ["and wind a", "and wrap a", "then wind a"],
+    "(?<=\\b(?:dubbing|fur|hare|seal|squirrel|rabbit|wool)\\b[^.;]*\\b(?:and|then)\\s+)(?:wind|wrap)(?=\\s+an?\\s+(?:nice\\s+)?(?:fat|thick|full|slim|thin|sparse|tapered|tapering)\\s+(?:body|abdomen|thorax)(?!\\p{L}))",
+    "dub",
+  ),
+  said(["turn's worth", "turns' worth", "turns worth"], "(turns?)(?:'s?|s')?\\s+worth\\s+of(?=\\s+\\p{L})", "$1 of"),
+  said(
+    ["hold it under", "keep it under", "holding it under", "keeping it under"],
+    "(?:,|\\s+and)\\s+(?:hold|keep)(?:ing)?\\s+it\\s+under\\s+(?:light|some|gentle|slight|good)\\s+tension(?=\\s*(?:[,.;]|$|and\\b))",
+    "",
+  ),
+  said(
+    ["rest of the same feather", "rest of the feather", "rest of the hackle", "rest of the same hackle"],
+    "(?<=^\\W*hackle\\s*[:=–-]\\s*(?:an?\\s+|one\\s+)?((?:\\p{L}+\\s+){1,3}(?:hen|cock|hackle|feather|saddle|grouse|partridge))(?!\\p{L})[^.;]*),?\\s+(?:and\\s+)?the\\s+rest\\s+of\\s+the\\s+(?:same\\s+)?(?:feather|hackle)\\s+(?:as|for)\\s+(?:a|the)\\s+(throat|beard)(?=\\s*(?:[,.;]|$))",
+    "; throat: $1",
+  ),
   said(["stacked by hand"], "stacked(?=\\s+by\\s+hand(?!\\p{L}))", "evened"),
   said(["laid in"], "(?<=\\bthread\\b[^.;]*,\\s)laid\\s+(?=in\\s+touching\\s+turns(?!\\p{L}))", ""),
+  // “Do not make it longer than the body”
+  said(
+    [
+      "not make it",
+      "never make it",
+      "don't make it",
+      "not make them",
+      "don't make them",
+      "not let it",
+      "not be longer",
+    ],
+    "(?:(?:do\\s+not|don't|never)\\s+(?:make|let)\\s+(?:it|them)(?:\\s+(?:be|get|become))?|(?<=\\b(?:it|they|this|these|wing|tail|fib(?:re|er)s|hackle)\\s+)(?:must|should|may|can)\\s*not\\s+be)\\s+(?=(?:longer|thicker|wider|fuller|bigger)\\s+than\\s)",
+    "is no ",
+  ),
+  said(["make sure"], "(?<=^\\W*|[.;,]\\s+)make\\s+sure\\s+(?:that\\s+)?(?=(?:it|they)\\s+(?:is|are)\\s)", ""),
+  said(["must look", "should look"], "(?<=\\b(?:it|they|this)\\s+(?:must|should)\\s+)look(?=\\s)", "be"),
   // What a body lies over is no place of it.
   said(
     ["over the lead", "over the weight"],
@@ -184,7 +239,7 @@ export const handling: readonly Rule[] = [
     "$2, $1",
   ),
   said(["buggy"], "(?<=,\\s)buggy(?=\\s*(?:[,.;]|$))", "shaggy"),
-  said(["keep it"], "(?<=,\\s)keep\\s+it\\s+(?:very\\s+)?(?:slim|thin)(?=\\s*(?:[,.;]|$))", "slim"),
+  said(["keep it"], "(?<=[,.]\\s)keep\\s+it\\s+(?:very\\s+)?(?:slim|thin)(?=\\s*(?:[,.;]|$))", "slim"),
   // What lies over the wing.
   said(["over wing"], "(?<=^\\W*)over\\s+wing(?=\\s*:)", "overwing"),
   said(

@@ -24,6 +24,12 @@ export const hooks: readonly Rule[] = [
     "(?<=[,.;]\\s+)(?:and\\s+)?(?:i've|i\\s+have|we've)\\s+(?:put|slid|slipped)\\s+(an?\\s+(?:(?!on\\b)[\\p{L}\\d.,]+\\s+){0,5}(?:bead|cone))\\s+on(?:to)?(?:\\s+it)?(?:,\\s+(black|gold|silver|copper|brass|red|orange|pink))?(?=\\s*(?:[.;]|$))",
     "and slide on $1, $2",
   ),
+  // “No. 14 wet double. Black silk.”
+  said(
+    ["no. ", "nr. "],
+    "(?<=^\\W*)(?:no|nr)\\.\\s*(?=\\d{1,2}(?:\\/0)?\\s+(?:wet|dry|nymph|streamer|double|single|curved|jig|grub)(?!\\p{L}))",
+    "size ",
+  ),
   said(["iron", "hook used", "vice"], "(?<=^\\W*)(?:iron|hook\\s+used)(?=\\s*[:=])", "hook"),
   said(["hook ("], "(?<=^\\W*)hook\\s*\\((\\p{L}[\\p{L}\\s-]{2,20})\\)\\s*[:=]", "hook: $1,"),
   said(

@@ -9,6 +9,44 @@ export const lengths: readonly Rule[] = [
     ",?\\s+(?:all|both)\\s+(?:of\\s+(?:a|one|the\\s+same)|the\\s+same)\\s+length(?=,\\s+(?:to|as|equal|just|reaching|=|level)(?!\\p{L}))",
     "",
   ),
+  said(
+    ["1/3 back", "⅓ back", "1/4 back", "¼ back"],
+    "(?:tied|set|mounted)(?:\\s+in)?\\s+(1/[34]|[⅓¼])\\s+(?:of\\s+the\\s+way\\s+)?back(?=\\s*(?:[,.;]|$|from\\b))",
+    "tied in $1 of the shank behind the eye",
+  ),
+  said(
+    ["with its tip", "with its end", "with their tips"],
+    "(?<=\\b(tail|wing)\\b[^.;]*,\\s)(?:just\\s+)?level\\s+with\\s+(?:its|their)\\s+(?:tips?|ends?)(?=\\s*(?:[,.;]|$))",
+    "to the tip of the $1",
+  ),
+  said(
+    ["leave a gap of", "leaving a gap of"],
+    "(leave|leaving)\\s+a\\s+gap\\s+of\\s+((?:about\\s+)?(?:two|three|one|an?|\\d)\\s*(?:eyes?|eye\\s+lengths|mm))\\s+(?:in\\s+front|ahead|behind\\s+the\\s+eye)(?=\\s*(?:[,.;]|$))",
+    "$1 $2 free behind the eye",
+  ),
+  // “Hackle: partridge. It should reach to the bend”: its fibres.
+  said(
+    ["should reach", "must reach"],
+    "(?<=^\\W*(?:(?:soft|front|throat)\\s+)?(?:hackle|collar)(?!\\p{L})[^.;]*)[.;]\\s+(?:it|they|the\\s+fib(?:re|er)s)\\s+(?:should|must)\\s+(?:just\\s+)?reach\\s+(?:back\\s+)?(?:to\\s+)?(?=the\\s)",
+    ", fibres to ",
+  ),
+  // “A thin abdomen well round the bend, to the post”
+  said(
+    ["the bend, to", "the bend to", "the bend and up to", "the bend up to"],
+    "(?<!\\b(?:from|at|to|start|tail|tied|tie)\\s+(?:in\\s+)?)(?<=\\b(?:body|abdomen)\\b[^.;]*\\s)(well|far|deep|half-?\\s?way|part\\s+of\\s+the\\s+way)\\s+(round|into|down)\\s+the\\s+bend,?\\s+(?:and\\s+)?(?:up\\s+|forward\\s+)?(?=to\\s)",
+    "from $1 $2 the bend ",
+  ),
+  said(
+    ["where the shank", "where the hook"],
+    "(?<=\\btie\\s+(?:it|them|that|these)\\s+in\\s+)(?:(?:right|just|exactly)\\s+)?where\\s+the\\s+(?:hook|shank|hook\\s+shank)\\s+(?:starts|begins)\\s+to\\s+(?:bend|curve|turn)(?:\\s+down)?(?=\\s*(?:[,.;]|$|and\\b))",
+    "at the bend",
+  ),
+  // “Tied in half way round the bend”
+  said(
+    ["round the bend", "down the bend", "into the bend", "around the bend"],
+    "(?<!\\b(?:at|to|from|start|over|point|down|go|on|on,)\\s+)(?<=\\p{L}\\s+)(?:half-?\\s?way|(?:an?|one)\\s+(?:third|quarter)\\s+of\\s+the\\s+way|part\\s+of\\s+the\\s+way)\\s+(?:down|into|a?round)(?=\\s+the\\s+bend(?!\\p{L}))",
+    "at half way round",
+  ),
   // “Wing: poly, at 70%”: of a wing or hackle so much of the shank lies behind it.
   {
     has: ["%", "percent"],

@@ -6,6 +6,23 @@ const TO_THERE =
   "(?=\\s+(?:(?:all\\s+the\\s+way|down|back|on|along)\\s+)*to\\s+(?:just\\s+)?(?:the\\s+|above\\s+|over\\s+|opposite\\s+|behind\\s+)*(?:hook\\s+)?(?:bend|barb|point)(?!\\p{L}))";
 /** Where the thread begins, and where it goes. */
 export const threads: readonly Rule[] = [
+  // “I'll start about a third of the way back”: the thread.
+  said(
+    ["start"],
+    "(?<=^\\W*(?:(?:i|we)(?:'ll|\\s+will)?\\s+|so\\s+|now\\s+|then\\s+)*)start(?=\\s+(?:about\\s+|just\\s+)?(?:(?:an?|one)\\s+(?:third|quarter|half)|half|in\\s+the\\s+middle|at\\s+(?:mid|the\\s+middle))(?!\\p{L}))",
+    "start the thread",
+  ),
+  // “Tan 8/0 starts in the middle and goes back to the bend”
+  said(
+    ["starts"],
+    "(?<=^\\W*)((?:the\\s+)?(?:\\p{L}+\\s+){0,2}(?:\\d{1,2}\\/0|thread|silk)(?:\\s+thread)?)\\s+starts(?=\\s+(?:in|at|behind|just|one|two|a|\\d)(?!\\p{L}))",
+    "start $1",
+  ),
+  said(
+    ["goes back", "goes down"],
+    "(?<=^\\W*(?:the\\s+)?(?:\\p{L}+\\s+){0,2}(?:\\d{1,2}\\/0|thread|silk)(?:\\s+thread)?\\s+starts\\b[^.;]*\\band\\s+)goes(?=\\s)",
+    "go",
+  ),
   {
     has: ["over the lead", "over the wire", "over the weight"],
     written: new RegExp(

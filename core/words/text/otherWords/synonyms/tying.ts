@@ -29,6 +29,73 @@ export const tying: readonly Rule[] = [
     `${BEGINNING}(?:bind|lash|fasten)\\s+(?:down|on)(?=\\s+(?:an?|one|some|${A_COUNT})\\s+(?:(?:short|long)\\s+)?(?:inch(?:es)?|mm|cm|lengths?|pieces?|strands?|strips?)\\s+of\\s+(?!(?:the|it|this|that|your)\\s))`,
     "tie in",
   ),
+  // “Prepare a pair of slips …, and set them on top”
+  said(
+    ["set them", "set it", "mount them", "mount it", "seat them"],
+    "(?<=^\\W*(?:(?:then|now|next|and)\\s+)*|[.;,]\\s+|\\b(?:and|then)\\s+)(?:set|mount|seat)(?=\\s+(?:it|them)\\s+(?:on|in|at|over|upright|back|low|flat)(?!\\p{L}))",
+    "tie",
+  ),
+  said(
+    ["left and right", "right and left"],
+    "(?<=\\b(?:from|of)\\s+)(?:matching\\s+|matched\\s+|an?\\s+)?(?:left\\s+and\\s+(?:an?\\s+)?right|right\\s+and\\s+(?:an?\\s+)?left)(?=\\s+\\p{L}+\\s+(?:quills?|wings?|feathers?|slips?)(?!\\p{L}))",
+    "",
+  ),
+  said(["roof of"], "(?<=^\\W*(?:over)?wings?\\s*[:=–-]\\s*)(?:an?\\s+)?roof\\s+of\\s+(?=[^.;]*\\bslips?)", ""),
+  said(
+    ["skirt"],
+    "(?<=^\\W*)(?:skirt\\s*[:=–-]\\s*(?:an?\\s+)?collar\\s+of|skirt\\s*[:=–-](?=[^.;]*\\b(?:hackles?|saddles?)\\b[^.;]*\\bturns))",
+    "collar:",
+  ),
+  // “Two ginger cock, wound together”: of a hackle that is how many feathers.
+  said(
+    ["wound together"],
+    "(?<=^\\W*(?:\\p{L}+\\s+){0,2}(?:hackle|collar)\\s*[:=–-]\\s*(?:two|three|2|3)\\s+(?:\\p{L}+\\s+){0,2}(?:cock|hen|saddle|grizzly|grizzle|badger|furnace))(?=\\s*,?\\s*wound\\s+together)",
+    " hackles",
+  ),
+  said(
+    ["sized"],
+    "(?<=\\bhackles?\\b[^.;]*,\\s)sized\\s+(?:to|at|for)(?=\\s+(?:be\\s+)?(?:about\\s+)?(?:an?|one|two|\\d|[½¼¾]|just|the)\\b[^,.;]*\\bgapes?)",
+    "fibres",
+  ),
+  said(
+    ["reversed over it", "counter over it", "wound against over"],
+    "(?:with\\s+)?the\\s+(wire|tinsel)\\s+(?:reversed|counter-?wound|crossed|the\\s+other\\s+way)\\s+over\\s+(?:it|them)(?=\\s)",
+    "; rib over it, counter,",
+  ),
+  // “Tail/wing: bucktail tied in behind the eye”: one bunch is both.
+  said(["tail/wing", "wing/tail"], "(?<=^\\W*)(?:tail\\s?/\\s?wing|wing\\s?/\\s?tail)(?=\\s*[:=–-])", "wing"),
+  said(
+    ["same amount"],
+    "(?<=^\\W*(?:(?:and|then|now)\\s+)*(?:tie\\s+in\\s+|add\\s+|put\\s+)?)the\\s+same\\s+amount(?:\\s+again)?(?=\\s+(?:under|below|on|over|beneath|in|behind)(?!\\p{L}))",
+    "the same again",
+  ),
+  said(
+    ["herls over all", "herl over all", "herls over everything", "herls over the lot", "herls on top of all"],
+    `(?<=^\\W*(?:(?:and|then|finally)\\s+)*)((?:${A_COUNT})\\s+(?:strands\\s+of\\s+)?(?:\\p{L}+\\s+){0,2}herls?)\\s+(?:over|on\\s+top\\s+of)\\s+(?:all|everything|the\\s+lot)(?:\\s+of\\s+(?:it|that))?(?=\\s*(?:[,.;]|$))`,
+    "over that $1",
+  ),
+  said(
+    ["bead on and the"],
+    "(?<=\\b(?:put|slide|slip)\\s+the\\s+bead\\s+on)\\s+and\\s+the\\s+(weight|lead|wire)\\s+behind\\s+it(?=\\s*(?:[,.;]|$|and\\b))",
+    "; wind the $1 behind the bead",
+  ),
+  said(
+    ["in front of and behind the", "behind and in front of the"],
+    `(?<=(${A_COUNT})\\s+turns\\s+of\\s+(?:\\p{L}+\\s+){1,4})(?:in\\s+front\\s+of\\s+and\\s+behind|behind\\s+and\\s+in\\s+front\\s+of)\\s+the\\s+(post|wings?)(?!\\p{L})`,
+    "behind the $2 and $1 in front of it",
+  ),
+  // “5 turns of grizzle cock under the poly”: round the foot of the post.
+  said(
+    ["under the poly", "under the yarn", "under the post", "under the hair", "under the wing"],
+    "(?<=\\bturns\\s+of\\s+[^.;]*\\b(?:cock|hackle|saddle|grizzly|grizzle|cree|badger|furnace)\\s+)under\\s+the\\s+(?:poly|yarn|post|calf\\s+hair|hair)(?=\\s*(?:[,.;]|$))",
+    "round the post",
+  ),
+  said(
+    ["two, cut from", "two cut from", "2, cut from", "pair, cut from", "pair cut from"],
+    "(?<=^\\W*wing\\s?(?:pads?|cases?)\\s*[:=–-]\\s*)(two|2|an?\\s+pair),?\\s+cut\\s+from(?=\\s)",
+    "$1 slips of",
+  ),
+  said(["clockwise from above"], "clockwise\\s+from\\s+above", "clockwise seen from above"),
   // Where it goes stands ahead of what it is of.
   said(
     ["over the", "through the"],
