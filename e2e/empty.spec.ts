@@ -181,6 +181,7 @@ test("a small room is set up from nothing, and boxes its first dozen", async ({ 
     );
     await hand.button("Reserve what is there");
     await hand.button("Release to the bench");
+    await expect(page.getByRole("button", { name: "Take the release back" })).toBeVisible();
     await hand.link("Pull sheet");
     await hand.button("Tick all");
     await hand.button(/Move \d+ of \d+ into the kit/);

@@ -60,6 +60,7 @@ test("from a typed order to a boxed dozen", async ({ page }) => {
     await page.getByRole("button", { name: "Reserve what is there" }).click();
     await expect(page.getByText("ready", { exact: true })).toHaveCount(9);
     await page.getByRole("button", { name: "Release to the bench" }).click();
+    await expect(page.getByRole("button", { name: "Take the release back" })).toBeVisible();
     await page.getByRole("link", { name: "Pull sheet" }).click();
     await expect(page.getByRole("heading", { name: /Pull sheet/ })).toBeVisible();
     const pdf = await page.pdf({ format: "A4", printBackground: true });

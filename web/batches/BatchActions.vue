@@ -19,7 +19,12 @@ const atBench = computed(() => ["pulled", "tying"].includes(props.batch.state));
 
 <template>
   <div>
+    <!-- What is always there stands first: it must not move from under the pointer when the next thing to do changes. -->
     <div class="flex flex-wrap gap-2">
+      <RouterLink class="btn" :class="{ 'btn-main': isReleased }" :to="`/batches/${batch.id}/sheet`"
+        >Pull sheet</RouterLink
+      >
+      <RouterLink class="btn" :to="`/batches/${batch.id}/card`">Bench card</RouterLink>
       <button
         v-if="can && !allReserved && (isPlanned || isReleased)"
         class="btn btn-main"
@@ -37,10 +42,6 @@ const atBench = computed(() => ["pulled", "tying"].includes(props.batch.state));
       >
         Release to the bench
       </button>
-      <RouterLink class="btn" :class="{ 'btn-main': isReleased }" :to="`/batches/${batch.id}/sheet`"
-        >Pull sheet</RouterLink
-      >
-      <RouterLink class="btn" :to="`/batches/${batch.id}/card`">Bench card</RouterLink>
       <RouterLink v-if="atBench" class="btn btn-main" :to="`/bench/${batch.id}`">To the bench</RouterLink>
       <button v-if="can && someReserved && isPlanned" class="btn" :disabled="busy" @click="$emit('giveBack')">
         Give reservations back

@@ -1,6 +1,6 @@
 import { formTold, wordsOf, type Told } from "../told";
 import { PARTS } from "../lexicon/parts";
-import { saysHowItIs } from "../scan/howItIs";
+import { saysHowItIs, saysOnceMore } from "../scan/howItIs";
 import { feathers } from "../taken";
 
 /** “ginger, 3 turns, then 2 of guinea fowl in front”: turns as well. */
@@ -60,10 +60,19 @@ export const withFurther = (all: Told[], text: string): Told[] =>
       (b) => b.description !== undefined || !(b.verb && (stepsAside.has(b.verb) || (isHow && b.verb === "act"))),
     );
     const before = told[at];
-    const said = before && (saysMoreOf(before, t, text.slice(t.at, t.end)) ? t.said : holdsIt(before, t));
+    const said = before && (saysMoreOf(before, t, text.slice(t.at, t.end)) ? addedBy(before, t) : holdsIt(before, t));
     if (!before || !said) return [...told, t];
-    return told.with(at, { ...before, said: { ...before.said, ...said }, ...wordsOf(before, t) });
+    const words = wordsOf(before, t);
+    const isShown = t.said.fill !== undefined && said.fill === undefined;
+    const kept = isShown ? [...words.kept, { at: t.at, end: t.end }] : words.kept;
+    return told.with(at, { ...before, said: { ...before.said, ...said }, ...words, kept });
   }, []);
+
+/** “Four turns of herl. It should be fat.”: turns that are told stay; how thick they come to is only shown. */
+function addedBy(before: Told, { said: { rule, fill, ...said } }: Told): Told["said"] {
+  const isCounted = before.said.rule?.turns !== undefined;
+  return { ...said, ...(rule && !before.said.rule && { rule }), ...(fill && !isCounted && { fill }) };
+}
 
 const stepsAside: ReadonlySet<Told["verb"]> = new Set(["tie in", "hold", "finish"]);
 /** What is done with the stuff of a part, and of which more can be said. */
@@ -76,10 +85,16 @@ function saysMoreOf(before: Told, t: Told, words: string): boolean {
   const own = Object.keys(t.said);
   // “Do not crowd the eye.”, “Short.”: words that are kept, or asked about, with what they are of.
   const isOnlyWords = own.length === 0 && (isHow || t.rest.length === 0);
-  const isNew = own.length > 0 && t.loose.length === 0 && own.every((key) => !(key in before.said));
+  const isNew = own.length > 0 && t.loose.length === 0 && (isHow || own.every((key) => !(key in before.said)));
   // What was only tied in by then is wound by what comes next.
   const isSaid = isHow || t.isInherited === true || (t.role === undefined && t.kind === "lay");
-  return isBare && isOfIt && isSaid && (isOnlyWords ? isAlike || t.isInherited === true : isAlike && isNew);
+  return (
+    isBare &&
+    isOfIt &&
+    isSaid &&
+    !saysOnceMore(words) &&
+    (isOnlyWords ? isAlike || t.isInherited === true : isAlike && isNew)
+  );
 }
 
 /** “Tie in the hair so that its tips reach the bend. Eight tight turns.”: what is never wound is held by so many. */

@@ -4,6 +4,7 @@ import { isAtClause } from "./bounds";
 import { verbAt } from "../verbs";
 import { count as countRead } from "../text/count";
 import { overItAt } from "./heads";
+import { saysOnceMore } from "./howItIs";
 import { actionAt } from "./lead";
 import { words, oneOf, seq, skipBlanks as skip, match } from "../parse";
 import { A_COUNT } from "../text/number";
@@ -31,6 +32,9 @@ export function anotherBegins({ told, text, at, context }: Here): Next | undefin
   if (told.said.thickLike !== undefined && thenMore.test(text.slice(0, at)) && countRead(text, at)) return "another";
   if (hasContent(told) && overItAt(text, at)) return "verb";
   if (isReferenceToo(told, text, at)) return "another";
+  // “30 fibres on top, the same again below”: as much once more.
+  const isCounted = told.kind === "lay" && told.description !== undefined && told.said.amount !== undefined;
+  if (isCounted && isAtClause(text, at) && saysOnceMore(text.slice(at))) return "another";
   // “12 turns of lead, with a second layer of six turns over it”
   if (told.said.rule?.turns !== undefined && secondLayer(text, at)) return "another";
   // “Tie in one strand of herl, three turns”: herl is wound; turns of all else may be those that hold it.

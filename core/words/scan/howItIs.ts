@@ -4,3 +4,7 @@ const howItIs =
 
 /** Whether a sentence only says how what was told before it is to be; nothing more is tied in by it. */
 export const saysHowItIs = (sentence: string): boolean => howItIs.test(sentence);
+
+const onceMore = /^\W*(?:(?:and|then|now)\s+)*(?:the\s+)?same\s+(?:thing\s+)?again\b/u;
+/** “The same again under the shank”: as much once more of what was tied in before, and no word of that. */
+export const saysOnceMore = (sentence: string): boolean => onceMore.test(sentence);

@@ -6,7 +6,7 @@ import { type Head, endOfPart, listedAt, overItAt, inherited } from "./heads";
 import type { Kind } from "../said";
 import { fresh, scanOne } from "./clause";
 import { endOfSentence } from "./bounds";
-import { saysHowItIs } from "./howItIs";
+import { saysHowItIs, saysOnceMore } from "./howItIs";
 import { sameAhead } from "./same";
 import { skipBlanks as skip } from "../parse";
 
@@ -55,8 +55,6 @@ function moreOfLaid(told: Told, before: Told | undefined, text: string, again: (
   const laid = again();
   return laid.rest.length === 0 && laid.said.shown !== undefined ? { ...laid, end: told.end } : undefined;
 }
-
-const saysMore = /^\W*(?:(?:and|then|now)\s+)*(?:the\s+)?same\s+(?:thing\s+)?again\b/u;
 
 /** What is told between two places of a line, one thing after another. */
 export function scan(text: string, from: number, to: number, head: Head, context: ScanContext, given?: Kind): Told[] {
@@ -115,7 +113,7 @@ export function scan(text: string, from: number, to: number, head: Head, context
     if (told.end <= at) break;
     at = told.end;
     // “The same again under the shank”: of what that is more the lines before it know.
-    const isMore = saysMore.test(text.slice(told.at, told.end));
+    const isMore = saysOnceMore(text.slice(told.at, told.end));
     const isEmpty =
       !isMore &&
       told.understood.length + told.rest.length + told.loose.length + told.kept.length === 0 &&

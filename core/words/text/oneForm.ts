@@ -45,6 +45,8 @@ const forms: readonly Form[] = [
   },
   // “Dry hook 12 · thread brown”: what divides a line.
   { has: ["·", "•"], written: /(?<=\S)\s[·•](?=\s+\S)/gu, as: () => ", " },
+  // “hook 12 curved/ thread brown”
+  { has: ["/ "], written: /(?<=\p{L})\/(?=\s+(?:thread|silk|bead)\b)/gu, as: () => "," },
   // “## Steps”, “|---|---|”, “=====”
   { has: ["#"], written: /^\s*#{1,6}\s+(?=\p{L})/u, as: (all) => " ".repeat(all.length) },
   {

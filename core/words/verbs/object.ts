@@ -294,6 +294,8 @@ function roleFrom(
     const isStrand = form === "flash" && said.amount && "strands" in said.amount && said.amount.strands === 1;
     if (isStrand && isRear && (said.shown ?? said.like) === undefined && bench.waits((w) => w.role === "body"))
       return "rib";
+    // “Poly, 3 strands, upright”: what stands up is a post.
+    if (form === "flash" && said.attitude === "up" && !isRear) return "wing";
     if (isRear && !said.hanging) return form === "flash" && (bench.ofRole("tail") ?? isOnSides) ? "flash" : "tail";
     // “Tied in so that the fibres slope back over the body”
     if (form === "feather fibre" && said.attitude === "over" && lastBody(bench)) return "wing";

@@ -59,6 +59,12 @@ export const amounts: readonly Rule[] = [
     "(?<=\\b(?:it|they|this)\\s+(?:is|should\\s+be|must\\s+be)\\s+)as\\s+(?:thick|fat|full|big)\\s+as\\s+an?\\s+(\\d(?:[.,]\\d)?\\s?mm)\\s+bead",
     "$1 thick",
   ),
+  // “A few red game fibres, eight say”
+  said(
+    [" say", " perhaps"],
+    `(?:an?\\s+few|some)\\s+((?:\\p{L}+\\s+){0,4}(?:fib(?:re|er)s|hairs|strands|herls|barbs)),\\s+(${A_COUNT})\\s+(?:say|perhaps)(?=\\s*(?:[,.;]|$))`,
+    "about $2 $1",
+  ),
   // “One strand of red wire and one of copper, both 0.1 mm”
   said(
     ["and one of", "and a strand of", "and one strand of"],

@@ -24,6 +24,16 @@ export const lengths: readonly Rule[] = [
     "(leave|leaving)\\s+a\\s+gap\\s+of\\s+((?:about\\s+)?(?:two|three|one|an?|\\d)\\s*(?:eyes?|eye\\s+lengths|mm))\\s+(?:in\\s+front|ahead|behind\\s+the\\s+eye)(?=\\s*(?:[,.;]|$))",
     "$1 $2 free behind the eye",
   ),
+  said(
+    ["be wider than", "be longer than"],
+    "(?<=\\b(?:hackle|cock|hen|palmer|collar)(?!\\p{L})[^.;]*)[.;]\\s+(?:it|they)\\s+(?:should|must)\\s+not\\s+be\\s+(?:wider|longer)\\s+than(?=\\s)",
+    ", fibres no longer than",
+  ),
+  said(
+    ["of the shank left", "of the hook left"],
+    "(?<=^\\W*|[.;,]\\s+)stop\\s+with\\s+((?:about\\s+)?(?:an?|one|the\\s+front)\\s+(?:third|quarter|half))\\s+of\\s+the\\s+(?:shank|hook)\\s+left",
+    "leave $1 of the shank for the thorax",
+  ),
   // “Hackle: partridge. It should reach to the bend”: its fibres.
   said(
     ["should reach", "must reach"],
@@ -43,8 +53,8 @@ export const lengths: readonly Rule[] = [
   ),
   // “Tied in half way round the bend”
   said(
-    ["round the bend", "down the bend", "into the bend", "around the bend"],
-    "(?<!\\b(?:at|to|from|start|over|point|down|go|on|on,)\\s+)(?<=\\p{L}\\s+)(?:half-?\\s?way|(?:an?|one)\\s+(?:third|quarter)\\s+of\\s+the\\s+way|part\\s+of\\s+the\\s+way)\\s+(?:down|into|a?round)(?=\\s+the\\s+bend(?!\\p{L}))",
+    ["round the bend", "down the bend", "into the bend", "around the bend", "deep in the bend"],
+    "(?<!\\b(?:at|to|from|start|over|point|down|go|on|on,)\\s+)(?<=[\\p{L},]\\s+)(?:half-?\\s?way|deep|(?:an?|one)\\s+(?:third|quarter)\\s+of\\s+the\\s+way|part\\s+of\\s+the\\s+way)\\s+(?:down|in|into|a?round)(?=\\s+the\\s+bend(?!\\p{L}))",
     "at half way round",
   ),
   // “Wing: poly, at 70%”: of a wing or hackle so much of the shank lies behind it.

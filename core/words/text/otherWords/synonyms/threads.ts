@@ -12,6 +12,8 @@ export const threads: readonly Rule[] = [
     "(?<=^\\W*(?:(?:i|we)(?:'ll|\\s+will)?\\s+|so\\s+|now\\s+|then\\s+)*)start(?=\\s+(?:about\\s+|just\\s+)?(?:(?:an?|one)\\s+(?:third|quarter|half)|half|in\\s+the\\s+middle|at\\s+(?:mid|the\\s+middle))(?!\\p{L}))",
     "start the thread",
   ),
+  // “70 den olive; 2.3 mm gold bead; …”
+  said([" den", "/0"], "(?<=^\\W*)(?=(?:\\d{2,3}\\s*den(?:ier)?|\\d{1,2}/0)\\s+\\p{L}+\\s*;)", "thread: "),
   // “Tan 8/0 starts in the middle and goes back to the bend”
   said(
     ["starts"],

@@ -66,7 +66,7 @@ export const tying: readonly Rule[] = [
   said(["tail/wing", "wing/tail"], "(?<=^\\W*)(?:tail\\s?/\\s?wing|wing\\s?/\\s?tail)(?=\\s*[:=–-])", "wing"),
   said(
     ["same amount"],
-    "(?<=^\\W*(?:(?:and|then|now)\\s+)*(?:tie\\s+in\\s+|add\\s+|put\\s+)?)the\\s+same\\s+amount(?:\\s+again)?(?=\\s+(?:under|below|on|over|beneath|in|behind)(?!\\p{L}))",
+    "(?<=(?:^\\W*|[.;,]\\s+)(?:(?:and|then|now)\\s+)*(?:tie\\s+in\\s+|add\\s+|put\\s+)?)the\\s+same\\s+amount(?:\\s+again)?(?=\\s+(?:under|below|on|over|beneath|in|behind)(?!\\p{L}))",
     "the same again",
   ),
   said(
@@ -94,6 +94,12 @@ export const tying: readonly Rule[] = [
     ["two, cut from", "two cut from", "2, cut from", "pair, cut from", "pair cut from"],
     "(?<=^\\W*wing\\s?(?:pads?|cases?)\\s*[:=–-]\\s*)(two|2|an?\\s+pair),?\\s+cut\\s+from(?=\\s)",
     "$1 slips of",
+  ),
+  // “Fiery brown seal fur body, well picked out”
+  said(
+    ["body"],
+    "(?<=^\\W*)((?:\\p{L}+\\s+){1,4}(?:fur|floss|wool|dubbing|herl|tinsel|chenille|yarn|silk|quill))\\s+(body|abdomen)(?=\\s*(?:[.;]|$|,\\s+(?:well|picked|rough|taper|spiky|shaggy|slim|thin|fat|thick)))",
+    "$2: $1",
   ),
   said(["clockwise from above"], "clockwise\\s+from\\s+above", "clockwise seen from above"),
   // Where it goes stands ahead of what it is of.
