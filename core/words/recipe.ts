@@ -71,8 +71,8 @@ export function readRecipe(text: string, context: RecipeContext): RecipeReading 
 /** Reads lines, each of which is all or a piece of what was typed as one. */
 function readLines(pieces: readonly Piece[], context: RecipeContext): RecipeReading {
   const typed = pieces.map((p) => p.text);
-  // The first line is a name.
-  const isRead = (l: string, i: number): boolean => i > 0 && i < MOST_LINES && l.length <= LONGEST_LINE;
+  // The first line is a name, but where it begins as a line of a list does.
+  const isRead = (l: string, i: number): boolean => (i > 0 || headOf(smallOf(l)).isListed) && i < MOST_LINES && l.length <= LONGEST_LINE;
   const headlines = headlinesIn(typed.slice(0, MOST_LINES));
   const above = new Map([...headlines.values()].map(({ of, name }) => [of, `${name}: `]));
   const byHyphens = isByHyphens(typed.slice(0, MOST_LINES));

@@ -302,6 +302,12 @@ export const dressClauses: Clause[] = [
     },
   ),
   clause("tapered", shape, (s, sh) => {
+    // “Slim, thicker towards the front”: how thin it is at most, and that it grows.
+    if ((s.shape === "slim" && sh === "tapered") || (s.shape === "tapered" && sh === "slim")) {
+      s.shape = "tapered";
+      s.thickness ??= "sparse";
+      return;
+    }
     if (s.shape !== undefined && s.shape !== sh) return false;
     s.shape = sh;
   }),

@@ -1,4 +1,5 @@
 import type { Place } from "../../hooks";
+import type { Bench, Waiting } from "../bench";
 import { alongShank } from "../settle";
 
 /** So far in front of where it was tied in, in shanks, a strand is bound forward. */
@@ -20,3 +21,21 @@ export const isBoundThere = (first: Place, goal: Place): boolean =>
  */
 export const boundAlong = (first: Place, goal: Place): { from: Place; to: Place } =>
   alongShank(first) - alongShank(goal) > FORWARD ? { from: goal, to: first } : { from: first, to: goal };
+
+/**
+ * Binds down what waits, from where it was tied in: there it waits from then on.
+ *
+ * @param to how far it is bound, and where the thread then hangs
+ * @returns whether there was a piece to bind
+ */
+export function bindAlong(bench: Bench, waiting: Waiting, to: Place): boolean {
+  const tied = bench.made.find((m) => m.step.id === waiting.step);
+  if (tied?.step.do !== "lay") return false;
+  const first = tied.step.tieIn?.at ?? tied.step.from;
+  if (isBoundThere(first, to)) return true;
+  const lies = boundAlong(first, to);
+  tied.step = { ...tied.step, ...lies, tieIn: { ...tied.step.tieIn, at: lies.to } };
+  waiting.at = lies.to;
+  bench.hangs = to;
+  return true;
+}

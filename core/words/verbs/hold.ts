@@ -1,4 +1,4 @@
-import { boundAlong, isBoundThere } from "./boundAlong";
+import { bindAlong } from "./boundAlong";
 import type { MadeStep, Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank, USUAL_FRONT } from "../settle";
@@ -7,6 +7,7 @@ import { windsOverWeight } from "./overWeight";
 import { PARTS, roleOfWord } from "../lexicon/parts";
 import { placeOf, settleParts } from "./places";
 import { formTold } from "../told";
+import { isCalled } from "./underThread";
 import { verb } from "./verb";
 
 /**
@@ -78,21 +79,23 @@ function holdsBack({ told, bench }: Telling, last: MadeStep): boolean {
   return true;
 }
 
+const itThere = /\b(?:it|them)\b.*\bto\b/;
 /** “Tie in wire behind the eye and bind it down to the bend”: it lies along the shank, and waits at the bend. */
 function bindDown({ told, text, bench, line }: Telling, last: MadeStep): boolean {
   const { step } = last;
   const { end, there, shown } = told.said;
   const to = end ?? told.said.to ?? there ?? (shown && placeOf(shown));
-  const waiting = bench.waiting.find((w) => w.step === step.id && !w.used && (!w.hangs || w.form === "stretch body"));
-  if (!waiting || !to || step.do !== "lay" || last.line !== line.number) return false;
-  if (!/\b(?:down|along|back)\b/.test(text.slice(told.at, told.end))) return false;
-  const first = step.tieIn?.at ?? step.from;
-  if (isBoundThere(first, to)) return true;
-  const lies = boundAlong(first, to);
-  last.step = { ...step, ...lies, tieIn: { ...step.tieIn, at: lies.to } };
-  waiting.at = lies.to;
-  bench.hangs = to;
-  return true;
+  const words = text.slice(told.at, told.end);
+  const isLater = last.line !== line.number;
+  // “Bind the wire down to the bend”, in a line of its own: what waits, and is called that.
+  const [noun] = isLater ? (told.description?.text.toLowerCase().split(" ").slice(-1) ?? []) : [];
+  const waiting = bench.waits((w) =>
+    noun === undefined ? w.step === step.id && (!w.hangs || w.form === "stretch body") : isCalled(bench, w, noun),
+  );
+  if (!waiting || !to || (step.do !== "lay" && noun === undefined)) return false;
+  if (isLater && noun === undefined && !itThere.test(words)) return false;
+  if (!/\b(?:down|along|back)\b/.test(words)) return false;
+  return bindAlong(bench, waiting, to);
 }
 
 /** “Bind the butts along the shank up to the eyes”: so far they lie under what follows. */

@@ -9,15 +9,16 @@ import { readNumber } from "../text/number";
 import { make, windBack } from "./making";
 import { objectOf } from "./object";
 import { hangsOverWeight, windsOverWeight } from "./overWeight";
+import { bindsUnder, isGoneOver } from "./underThread";
 import { verb } from "./verb";
 
 /** The thread on the hook: the one that is named, else the one that is there. */
 function threadOf(t: Telling) {
   // “Wind to two beads from the eye”: what is no thread is not wound as one.
   const form = formTold(t.told);
-  const isOther = form === "bead" || form === "eyes";
+  const isOther = form === "bead" || form === "eyes" || (form !== "thread" && isGoneOver(t));
   const own = isOther ? { ...t.told, description: undefined } : t.told;
-  if (isOther && t.told.description) t.told.rest.push({ at: t.told.description.at, end: t.told.description.end });
+  if (isOther && !isGoneOver(t) && t.told.description) t.told.rest.push({ at: t.told.description.at, end: t.told.description.end });
   const object = objectOf({ ...t, told: { ...own, role: "thread" } });
   const component = object.component ?? t.bench.componentFor("thread", undefined, undefined);
   t.bench.thread ??= component.id;
@@ -49,9 +50,22 @@ function passesWeight(said: Said, { told, text }: Telling): void {
   delete said.to;
 }
 
+/** “Run the thread over the wire to the bend”, where the wire is that of a rib: it is no place. */
+function placesNoWeight({ bench, told: { said } }: Telling): void {
+  if (bench.ofRole("weight")) return;
+  const isOfWeight = (p: Place | undefined): boolean => p !== undefined && "part" in p && p.part === "weight";
+  if (isOfWeight(said.from) && said.to) {
+    said.end ??= said.to;
+    delete said.from;
+    delete said.to;
+  }
+  for (const at of ["from", "to", "begin", "there", "end"] as const) if (isOfWeight(said[at])) delete said[at];
+}
+
 /** Thread is wound along the shank: a base, a layer, a head. */
 export function tellThread(t: Telling): void {
   const { bench, told } = t;
+  placesNoWeight(t);
   const object = threadOf(t);
   const { said } = told;
   asFullAs(said, told);
@@ -100,6 +114,7 @@ export function tellThread(t: Telling): void {
   if (step?.do !== "wind") return;
   bench.isBased = true;
   const end = (step.passes ?? 1) % 2 === 0 ? step.from : (step.to ?? step.from);
+  bindsUnder(t, step.from, step.to ?? end);
   bench.hangs = end;
   windBack(t, { ...object, role: "thread" }, said, end);
 }
@@ -261,6 +276,7 @@ export const move = verb(
   (t) => {
     const { bench, told } = t;
     const { said } = told;
+    placesNoWeight(t);
     const onward = forwardBy.exec(t.text.slice(told.at, told.end));
     const share = onward ? readNumber(onward[1] ?? "") : undefined;
     if (share !== undefined && share < 1 && bench.hangs) {
@@ -293,7 +309,9 @@ export const move = verb(
     bench.movedFrom = bench.hangs;
     const step = make(t, "act", { act: "move the thread", at: to, minutes: 0.05 }, {}, { name: "move the thread" });
     // “Forward 5 mm” is settled there.
-    bench.hangs = (step?.do === "act" ? step.at : undefined) ?? to;
+    const gone = (step?.do === "act" ? step.at : undefined) ?? to;
+    if (bench.movedFrom) bindsUnder(t, bench.movedFrom, gone);
+    bench.hangs = gone;
   },
 );
 

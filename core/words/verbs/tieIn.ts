@@ -1,7 +1,7 @@
 import { ownFigure } from "../finish";
 import type { Told } from "../told";
 import type { Place } from "../../hooks";
-import { boundAlong, isBoundThere } from "./boundAlong";
+import { bindAlong, boundAlong, isBoundThere } from "./boundAlong";
 import { withoutPlural } from "../../numeric";
 import { formSaid } from "../description";
 import type { Material, MaterialForm } from "../../materials";
@@ -123,16 +123,8 @@ function bindsItDown(t: Telling): boolean {
   const waiting = bench.waits((w) => (!w.hangs || w.form === "stretch body") && w.line === line.number);
   const to = said.end ?? said.to ?? said.there ?? (said.shown && placeOf(said.shown));
   if (to) settleParts(to, t, undefined);
-  const bound = bench.made.find((m) => m.step.id === waiting?.step);
   // “… and bind it all the way down to the bend”: there it waits from then on.
-  if (waiting && to && bound?.step.do === "lay") {
-    const first = bound.step.tieIn?.at ?? bound.step.from;
-    if (isBoundThere(first, to)) return true;
-    const lies = boundAlong(first, to);
-    bound.step = { ...bound.step, ...lies, tieIn: { ...bound.step.tieIn, at: lies.to } };
-    waiting.at = lies.to;
-    bench.hangs = to;
-  }
+  if (waiting && to) bindAlong(bench, waiting, to);
   return waiting !== undefined;
 }
 

@@ -215,12 +215,13 @@ function usualFullness(u: Supplied): void {
     bead !== undefined ? { mm: Number((bead * (said.asBead ?? 1)).toFixed(2)) } : undefined;
   if (!full && said.ofBody !== undefined) full = asThick(u, said.ofBody);
   if (!full && !isDosed) {
-    full = timesAs(proportionsOfFamily(bench.facts.family ?? "wet").body, asDense[said.thickness ?? "medium"]);
+    const dense = said.thickness ?? (said.shape === "slim" ? "sparse" : "medium");
+    full = timesAs(proportionsOfFamily(bench.facts.family ?? "wet").body, asDense[dense]);
     line.assumed.push(`${sayLength(full)} full`);
   }
   if (full) said.fullness = [full, full];
 }
-/** How full a body is that is called sparse or fat, of a usual one: nominal; docs/arithmetic.md, "Families". */
+/** How full a body is that is called sparse, slim or fat, of a usual one: nominal; docs/arithmetic.md, "Families". */
 const asDense = { sparse: 0.75, medium: 1, full: 1.3 } as const satisfies Record<NoodleThickness, number>;
 
 function usualKnot({ said, line }: Supplied): void {

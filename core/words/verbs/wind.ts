@@ -17,6 +17,7 @@ import { coverJustPulled, frontOf, ribOverCover, settlePlaces } from "./places";
 import { bodyBefore, bodyOfLine, coveredBy, palmerAlone, rearAhead, rearOf, thoraxOfLine, turnsOfEach } from "./bodies";
 import { lastBody, lastBodyOrTail } from "./lastBody";
 import { make, partName, windBack, withDeclared } from "./making";
+import { nameWords } from "./nameWords";
 import { lockedWithThread, windsOverWeight } from "./overWeight";
 import { isPlumeAsCollar, objectOf, type Meant } from "./object";
 import { tieIn, waitsToBeWound } from "./tieIn";
@@ -26,8 +27,6 @@ import { alongShank } from "../settle";
 import { verb } from "./verb";
 import { boundBehind, boundInFor, isAhead, laidToBeWound } from "./woundAs";
 
-const nameWords = (bench: Bench, w: Waiting): string[] =>
-  (bench.materialOf(bench.component(w.component))?.name ?? "").toLowerCase().split(/[^\p{L}\d]+/u);
 const counterVerb =
   /(?<![\p{L}])(?:(?:counter|reverse)-?\s?(?:wind|wrap|rib|palmer|spiral|twine)|reverse\s+(?:an?|the)\s)/u;
 const palmerVerb = /(?<![\p{L}])(?:palmer|spiral)/u;

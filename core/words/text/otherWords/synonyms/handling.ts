@@ -312,7 +312,7 @@ export const handling: readonly Rule[] = [
   // A wing that is stood up was only tied in with its tips forward.
   said(
     ["tips forward", "tips forwards", "tips over the eye"],
-    "(?<=^\\W*wings?\\s*[:=–-][^.]*),?\\s+(?:with\\s+(?:the\\s+)?)?tips\\s+(?:forwards?|over\\s+the\\s+eye)(?=[^.]*\\bstood\\s+up)",
+    "(?<=^\\W*wings?\\s*[:=–-][^.]*),?\\s+(?:with\\s+(?:the\\s+)?)?tips\\s+(?:forwards?|over\\s+the\\s+eye)(?=[^.]*\\bstood\\s+up(?!\\s+(?:with|by)(?!\\p{L})))",
     "",
   ),
   said(["stood up"], "(?<=^\\W*wings?\\s*[:=–-][^.]*)stood\\s+up(?!\\s+(?:with|by)(?!\\p{L})|right)", "upright"),

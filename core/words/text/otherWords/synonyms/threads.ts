@@ -4,8 +4,32 @@ import { BEGINNING, said } from "./said";
 
 const TO_THERE =
   "(?=\\s+(?:(?:all\\s+the\\s+way|down|back|on|along)\\s+)*to\\s+(?:just\\s+)?(?:the\\s+|above\\s+|over\\s+|opposite\\s+|behind\\s+)*(?:hook\\s+)?(?:bend|barb|point)(?!\\p{L}))";
+const STRAND =
+  "(?:wire|tinsel|oval|mylar|floss|silk\\s+floss|yarn|wool|chenille|herls?|quill|biot|strip|film|raffia|foam|fib(?:re|er)s|hairs?|strands?|rib(?:bing)?(?:\\s+(?:wire|material|tinsel))?|stems?|stalks?|tail)";
+const WASTE = "(?:(?:tag|waste|loose|trimmed|cut|short|butt)\\s+ends?|ends?|tags?|stubs?|waste|stumps?)";
+const GOES_TO =
+  "(?=\\s+(?:(?:all\\s+the\\s+way|right|back|down|forwards?|up|on|along|in\\s+(?:touching|close|tight|neat)\\s+turns)\\s+)*(?:to|until|as\\s+far\\s+as|towards|into|round)\\s)";
+const THEN = "(?<=(?:^\\W*(?:\\d{1,2}[.)]\\s*)?|[.;,]\\s+)(?:(?:and|then|now|next)[\\s,]+)*|\\b(?:and|then)\\s+)";
 /** Where the thread begins, and where it goes. */
 export const threads: readonly Rule[] = [
+  // “Tie in the wire behind the eye and wrap back over it to the bend”: the thread.
+  said(
+    ["over it", "over them", "over the", "over this"],
+    `${THEN}(?:wrap|wind|whip|lash|come|go|run)\\s+(?:(?:back|forwards?|down|up|along)\\s+)*over\\s+(it|them|this|(?:the|this)\\s+(?:\\p{L}+\\s+){0,2}?${STRAND})${GOES_TO}`,
+    "take the thread over $1",
+  ),
+  // “Wrap over the tag ends to the bend”
+  said(
+    ["over the", "over its", "over their", "down the", "down its", "down their"],
+    `${THEN}(?:(?:wrap|wind|whip|lash|come|go|run|work)\\s+(?:(?:back|forwards?|down|up|along)\\s+)*over|(?:bind|lash|tie)\\s+down)\\s+(?:the|its|their|all\\s+the)\\s+(?:\\p{L}+\\s+)?${WASTE}${GOES_TO}`,
+    "bind the butts down",
+  ),
+  // “Take the thread to the bend, binding down the wire as you go”
+  said(
+    ["binding", "trapping", "covering", "catching", "lashing", "securing"],
+    `(?<=(?:^\\W*(?:\\d{1,2}[.)]\\s*)?|[.;,]\\s+|\\b(?:and|then)\\s+)((?:take|run|wind|wrap|bring|work)\\s+(?:the\\s+|your\\s+)?(?:thread|silk))\\b([^.;]*?)),?\\s+(?:and\\s+)?(?:binding|trapping|covering|catching|lashing|securing)\\s+(?:(?:down|in|up)\\s+)?(it|them|(?:the|this)\\s+(?:\\p{L}+\\s+){0,2}?${STRAND})(?:\\s+(?:down|in|under|underneath|beneath(?:\\s+it)?))?(?:\\s+as\\s+(?:you|i|we)\\s+go)?(?=\\s*(?:[,.;]|$))`,
+    " over $3",
+  ),
   // “I'll start about a third of the way back”: the thread.
   said(
     ["start"],
