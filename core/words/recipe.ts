@@ -72,7 +72,8 @@ export function readRecipe(text: string, context: RecipeContext): RecipeReading 
 function readLines(pieces: readonly Piece[], context: RecipeContext): RecipeReading {
   const typed = pieces.map((p) => p.text);
   // The first line is a name, but where it begins as a line of a list does.
-  const isRead = (l: string, i: number): boolean => (i > 0 || headOf(smallOf(l)).isListed) && i < MOST_LINES && l.length <= LONGEST_LINE;
+  const isRead = (l: string, i: number): boolean =>
+    (i > 0 || headOf(smallOf(l)).isListed) && i < MOST_LINES && l.length <= LONGEST_LINE;
   const headlines = headlinesIn(typed.slice(0, MOST_LINES));
   const above = new Map([...headlines.values()].map(({ of, name }) => [of, `${name}: `]));
   const byHyphens = isByHyphens(typed.slice(0, MOST_LINES));

@@ -138,6 +138,8 @@ export type Said = Partial<
     ofBody?: number;
     /** So many times as full as the bead is thick. */
     asBead?: number;
+    /** Only in front it is as thick as the bead: it tapers to there. */
+    tapersToBead?: boolean;
     /** Of feathers or their tips, without how many: there are several. */
     isSeveral?: true;
     /** Slid over the shank, or laid along it, and bound where it ends: it is not wound. */

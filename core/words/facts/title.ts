@@ -75,7 +75,10 @@ export function isTitle(r: Reading, i: number): boolean {
   if (isDoneFirst.test(lineOf(r, i).text.toLowerCase())) return false;
   const text = (r.plain[i] ?? "")
     .replace(titleTail, "")
-    .replace(/^\s*(?:wet|dry)\s+(?:fl(?:y|ies)\b|(?=(?:with|for|from|like)\s))/, "");
+    .replace(
+      /^\s*(?:wet|dry)\s+(?:fl(?:y|ies)\b|(?=(?!(?:the|it|them|an?|your|its|their|both|all|down|out|through)\b)[a-z]))/,
+      "",
+    );
   if (
     text.split(/\s+/).length > 12 ||
     /\b(?:thread|silk|tie|wind|wrap|turns?|fibres?|start|dub|the\s+(?:bend|eye|shank|barb))\b/.test(text)

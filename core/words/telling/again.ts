@@ -12,7 +12,7 @@ import { supply } from "../supply";
 import { NUMBER_WORD, readNumber } from "../text/number";
 
 const again =
-  /^\W*(?:(?:and|then|now|tie\s+in|add|put)\s+)*(?:(?:exactly\s+)?(?:the\s+)?same\s+(?:thing\s+)?again|(?:another|an?\s+(?:second|third|fourth)|(?:the\s+)?(?:second|third|fourth|next))\s+(?:(?:bunch|clump|one|pair|lot|piece|strand)\s*,?\s*)?(?:of\s+)?(?:(?:exactly\s+)?the\s+same|like\s+(?:it|that|the\s+(?:first|last)(?:\s+one)?)))\b/;
+  /^\W*(?:(?:and|then|now|tie\s+in|add|put)\s+)*(?:(?:exactly\s+)?(?:the\s+)?same\s+(?:thing\s+)?(?:again|(?=(?:below|under(?:neath)?|beneath)\b))|(?:another|an?\s+(?:second|third|fourth)|(?:the\s+)?(?:second|third|fourth|next))\s+(?:(?:bunch|clump|one|pair|lot|piece|strand)\s*,?\s*)?(?:of\s+)?(?:(?:exactly\s+)?the\s+same|like\s+(?:it|that|the\s+(?:first|last)(?:\s+one)?)))\b/;
 /** “The same again, 1 cm in front of it”, “another bunch of the same below”: once more what was tied in last. */
 function sameAgain(r: Reading, told: Told, text: string): void {
   const words = again.exec(text.slice(told.at, told.end))?.[0];

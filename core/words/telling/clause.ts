@@ -299,10 +299,14 @@ function tellAsListed({ r, t, i, n }: ToldClause): boolean {
   return true;
 }
 
+const isBoundItself = /^\W*(?:(?:and|then|now|next)\s+)*\p{L}+(?:\s+(?:down|along|in))?\s+(?:the\s+)?$/u;
 /** “Bind the hackle down with fine wire, four turns” winds the wire over it. */
 function tellBoundWithWire({ t }: ToldClause): boolean {
-  const { told } = t;
+  const { told, text } = t;
   if (told.verb !== "hold" || told.kind !== "wind" || !(told.description ?? told.said.rule)) return false;
+  // “Bind down the gold wire to the bend”: there it is the wire that is bound.
+  const { description: d } = told;
+  if (d && isBoundItself.test(text.slice(told.at, d.at))) return false;
   tellWind({ ...t, told: { ...told, role: "rib", said: { counter: true, ...told.said } } });
   return true;
 }

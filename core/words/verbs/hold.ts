@@ -41,7 +41,7 @@ function tellHold(t: Telling): void {
     stop &&
     !("part" in stop) &&
     last.line === line.number &&
-    endsAt(t, held.component)
+    (endsAt(t, held.component) || isOfButts(t, held.component))
   ) {
     const isFromFront = alongShank(held.from) < alongShank(held.to);
     const front = isFromFront ? held.from : held.to;
@@ -73,9 +73,9 @@ function holdsBack({ told, bench }: Telling, last: MadeStep): boolean {
   const { step } = last;
   const { there, end, wraps } = told.said;
   const at = there ?? end;
-  if (step.do !== "act" || step.act !== "stroke" || !at) return false;
-  last.step = { ...step, at, ...(wraps !== undefined && { wraps }) };
-  bench.hangs = at;
+  if (step.do !== "act" || step.act !== "stroke" || (!at && wraps === undefined)) return false;
+  last.step = { ...step, ...(at && { at }), ...(wraps !== undefined && { wraps }) };
+  bench.hangs = at ?? bench.hangs;
   return true;
 }
 
@@ -147,6 +147,9 @@ const endsAt = ({ told, text, bench }: Telling, component: string | undefined): 
   const role = bench.component(component)?.role;
   return (role === "body" || role === "rib") && /\boff\b/.test(text.slice(told.at, told.end));
 };
+/** “Wrap the butts of the tail forward and tie them off at mid-shank” */
+const isOfButts = ({ told, text, bench }: Telling, component: string | undefined): boolean =>
+  bench.component(component)?.role === "tail" && /\boff\b/.test(text.slice(told.at, told.end));
 function nameThread(t: Telling): void {
   const { component } = objectOf({ ...t, told: { ...t.told, role: "thread" } });
   if (component) t.bench.thread = component.id;

@@ -250,7 +250,9 @@ function roleFrom(
     code === undefined ? undefined : bench.components.findLast((c) => c.material.some((m) => m.value === code));
   // “Two turns of dubbing in front of that”: a collar, though the body is of the same.
   const isAhead = said.there && "part" in said.there && said.there.part === "it" && said.there.end === "front";
-  if (isAhead && (form === "dubbing" || form === "blend") && lastBody(bench)) return "collar";
+  // In front of a case that is to be pulled over, it is what that covers.
+  const isUnderCase = bench.waits((w) => w.hangs && w.role === "wing case") !== undefined;
+  if (isAhead && (form === "dubbing" || form === "blend") && lastBody(bench)) return isUnderCase ? "thorax" : "collar";
   // “two hackles with barbs of 1.5 gapes”, “dun hackle, 3 turns”: not what a tail was taken from before.
   const isWound = said.barb !== undefined || said.rule?.turns !== undefined;
   const isWhole =

@@ -18,7 +18,8 @@ function threadOf(t: Telling) {
   const form = formTold(t.told);
   const isOther = form === "bead" || form === "eyes" || (form !== "thread" && isGoneOver(t));
   const own = isOther ? { ...t.told, description: undefined } : t.told;
-  if (isOther && !isGoneOver(t) && t.told.description) t.told.rest.push({ at: t.told.description.at, end: t.told.description.end });
+  if (isOther && !isGoneOver(t) && t.told.description)
+    t.told.rest.push({ at: t.told.description.at, end: t.told.description.end });
   const object = objectOf({ ...t, told: { ...own, role: "thread" } });
   const component = object.component ?? t.bench.componentFor("thread", undefined, undefined);
   t.bench.thread ??= component.id;

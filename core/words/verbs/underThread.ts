@@ -10,7 +10,8 @@ const ALONG = 0.25;
 const MET = 0.12;
 
 /** “Over the wire”, “over it”: what the thread goes over, in the words of its clause. */
-const goesOver = /\bover\s+(?:it|them|this|that|these|those|the\s+(?:[a-z-]+\s+){0,2}?([a-z-]+?)s?)(?=\s+(?:to|until|back|down|all|into|as|in|right)\b|\s*(?:[,.;]|$))/;
+const goesOver =
+  /\bover\s+(?:it|them|this|that|these|those|the\s+(?:[a-z-]+\s+){0,2}?([a-z-]+?)s?)(?=\s+(?:to|until|back|down|all|into|as|in|right)\b|\s*(?:[,.;]|$))/;
 
 /** “Take the thread over the floss to the bend”: what is named is no thread, but what that goes over. */
 export function isGoneOver({ told, text }: Telling): boolean {

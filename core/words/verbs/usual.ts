@@ -203,6 +203,15 @@ function usualTurns(u: Supplied): void {
   const thick = (l: LengthRule): LengthRule =>
     "of" in l && (l.of === "body" || l.of === "thorax") ? asThick(u, l.times) : l;
   if (said.fill) said.fill = [thick(said.fill[0]), thick(said.fill[1])];
+  // “Until it is as thick as the bead”, where the recipe says which bead.
+  const bead = said.asBead !== undefined && said.fill === undefined ? asBead(said.asBead, u.bench) : undefined;
+  if (bead) said.fill = [bead, said.tapersToBead ? THIN_BODY : bead];
+}
+
+/** So many times as thick as the bead, where there is one, of one size. */
+function asBead(times: number, bench: Bench): LengthRule | undefined {
+  const mm = beadMm(bench);
+  return mm === undefined ? undefined : { mm: Number((mm * times).toFixed(2)) };
 }
 
 function usualFullness(u: Supplied): void {
@@ -210,9 +219,7 @@ function usualFullness(u: Supplied): void {
   const isDosed =
     said.noodle !== undefined || said.trace !== undefined || (said.loopMm !== undefined && said.loopLoad !== undefined);
   if (said.fullness !== undefined) return;
-  const bead = said.asBead !== undefined ? beadMm(bench) : undefined;
-  let full: LengthRule | undefined =
-    bead !== undefined ? { mm: Number((bead * (said.asBead ?? 1)).toFixed(2)) } : undefined;
+  let full = said.asBead !== undefined ? asBead(said.asBead, bench) : undefined;
   if (!full && said.ofBody !== undefined) full = asThick(u, said.ofBody);
   if (!full && !isDosed) {
     const dense = said.thickness ?? (said.shape === "slim" ? "sparse" : "medium");

@@ -632,8 +632,12 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
     methods: own.methods || w.said.methods ? { ...w.said.methods, ...own.methods } : undefined,
   };
   if (said.methods === undefined) delete said.methods;
-  if (said.around)
-    return windAround(t, { component, role: component?.role ?? w.role, form: w.form }, said, said.around, w);
+  const role = component?.role ?? w.role;
+  if (isAtPost(t, w)) {
+    for (const at of ["there", "begin", "end", "from", "to", "way"] as const) delete said[at];
+    said.roundPost = true;
+  }
+  if (said.around) return windAround(t, { component, role, form: w.form }, said, said.around, w);
   const isHackled = isHackle(component?.role ?? w.role);
   // A strand that waits at the rear and is tied off somewhere goes there.
   if (said.there && !isHackled && !said.from && !said.begin && !said.end && !isSame(said.there, w.at)) {
@@ -679,6 +683,14 @@ export function windWaiting(t: Telling, w: Waiting, own: Said): void {
 function isForPost(said: Said, { role }: Meant, bench: Bench): boolean {
   return bench.hasPost && role === "hackle" && !isPlaced(said) && !said.palmered && said.over === undefined;
 }
+const downIt = /\b(?:down(?:wards?)?(?!\s+(?:the\s+(?:body|shank|hook)|over|to\b))|under\s+(?:it|the\s+hackle))/;
+/** “Wind the hackle down in six turns”, of one that was tied in at the post: round that. */
+const isAtPost = ({ told, text, bench }: Telling, w: Waiting): boolean =>
+  bench.hasPost &&
+  isHackle(w.role) &&
+  "part" in w.at &&
+  w.at.part === "wing" &&
+  downIt.test(text.slice(told.at, told.end));
 /** Where the wing stands round which a hackle is wound. */
 function postAt(bench: Bench): Place | undefined {
   const wing = bench.ofRole("wing");

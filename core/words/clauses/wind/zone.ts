@@ -94,6 +94,23 @@ export const zoned: Clause[] = [
     },
   ),
   clause(
+    "until it is as thick as the bead",
+    seq(
+      opt(words("(?:(?:ramp(?:ed)?|filled|built)(?:\\s+up)?|take\\s+it\\s+up\\s+and\\s+down)")),
+      opt(words("until|till|so\\s+that")),
+      opt(words("(?:it|the\\s+(?:body|abdomen|thread))(?:\\s+is|'s)")),
+      words(
+        "(?:about\\s+|nearly\\s+|almost\\s+)?(?:as\\s+(?:thick|full|fat|wide|big)\\s+as|to\\s+the\\s+(?:thickness|diameter|width)\\s+of)\\s+the\\s+bead",
+      ),
+      opt(words("(?:at\\s+the|in)\\s+(?:front|head|thorax)|in\\s+front")),
+    ),
+    (s, [, , , , inFront]) => {
+      s.asBead = 1;
+      if (inFront !== undefined) s.tapersToBead = true;
+      putRule(s, { touching: true });
+    },
+  ),
+  clause(
     "built up to twice the thickness of the body",
     seq(
       opt(words("(?:ramp(?:ed)?|filled|built)(?:\\s+up)?(?:\\s+with\\s+(?:the\\s+)?(?:thread|silk))?")),

@@ -7,6 +7,10 @@ const byLetter = [..."0123456789"].flatMap((figure) => [`${figure}t`, `${figure}
 
 const inParts = (n = ""): string => `${n} ${n === "1" || n === "one" ? "part" : "parts"}`;
 
+const countBehind = new RegExp(`^(.*(?:fib(?:re|er)s|herls)),\\s+(${A_COUNT})$`, "iu");
+/** “Pheasant tail fibres, eight” */
+const countFirst = (stuff: string): string => stuff.replace(countBehind, "$2 $1");
+
 /** What is wound, tied in and broken off: ribs, weights, thread and its knots. */
 export const windings: readonly Rule[] = [
   // “Two turns of brown, one of grizzly, one more of brown”: turns of each.
@@ -414,7 +418,10 @@ export const windings: readonly Rule[] = [
     has: ["tied in"],
     written:
       /(?<=^\W*(?:\d+[.)]\s+)?)((?:(?:\d+|an?|one|two|three|\p{L}+)\s+)?(?:\p{L}+\s+){0,3}?(?:slip|fibres|fibers|herls?)(?!\p{L})[^.;:]{0,40}?),?\s+tied\s+in(?=\s+(?:at|by|in\s+front|behind|tips?|butts?|mid|just|on|over)(?!\p{L}))(?<!\btie\b.*)/giu,
-    as: (m) => (roleOfWord(/\p{L}+/u.exec(m[1] ?? "")?.[0] ?? "") ? [] : inPlace(m, `tie in ${m[1] ?? ""}`)),
+    as: (m) => {
+      const [, stuff = ""] = m;
+      return roleOfWord(/\p{L}+/u.exec(stuff)?.[0] ?? "") ? [] : inPlace(m, `tie in ${countFirst(stuff)}`);
+    },
   },
   // “Five turns, then cut the copper”: none is taken anew.
   {

@@ -146,8 +146,8 @@ export const ofHackles: readonly Rule[] = [
   ),
   said(
     ["whose"],
-    "whose\\s+(?:fib(?:re|er)s|barbs|tips)\\s+(?:are\\s+|should\\s+)?(?=(?:reach|an?|one|two|as|half|twice|\\d)(?![\\p{L}]))",
-    "fibres ",
+    "(?<=\\p{L}),?\\s+whose\\s+(?:fib(?:re|er)s|barbs|tips)\\s+(?:are\\s+|should\\s+)?(?=(?:reach|an?|one|two|as|half|twice|\\d)(?![\\p{L}]))",
+    ", fibres ",
   ),
   said(["measuring"], "(?<=\\b(?:fib(?:re|er)s|barbs)\\s+)measuring(?=\\s)", ""),
   said(

@@ -71,6 +71,11 @@ export const handling: readonly Rule[] = [
   ),
   said(["make sure"], "(?<=^\\W*|[.;,]\\s+)make\\s+sure\\s+(?:that\\s+)?(?=(?:it|they)\\s+(?:is|are)\\s)", ""),
   said(["must look", "should look"], "(?<=\\b(?:it|they|this)\\s+(?:must|should)\\s+)look(?=\\s)", "be"),
+  said(
+    ["over the lead to", "over the weight to", "over the lead wraps to", "over the wire to"],
+    "(?<=^\\W*(?:\\p{L}+\\s+){0,3}(?:tinsel|floss|mylar|yarn|wool|silk|chenille)\\s+from\\s+the\\s+bend)\\s+over\\s+the\\s+(?:lead|weight|wire)(?:\\s+(?:wire|wraps))?(?=\\s+to\\s)",
+    "",
+  ),
   // What a body lies over is no place of it.
   said(
     ["over the lead", "over the weight"],
@@ -332,5 +337,61 @@ export const handling: readonly Rule[] = [
     ["side of the eyes"],
     "(?<=\\bone\\s+(?:on\\s+)?(?:each|either)\\s+side)\\s+of\\s+the\\s+eyes(?=\\s*(?:[,.;]|$))",
     "",
+  ),
+
+  said(["no wait", "no, wait", "oh wait"], "(?<=^\\W*)(?:no|oh),?\\s+wait,?\\s+(?:first\\s+)?(?=\\p{L})", ""),
+  said(
+    ["or leave off", "or leave it off", "or leave it out", "or leave out", "or leave them off", "or leave them out"],
+    ",?\\s+or\\s+leave\\s+(?:it\\s+|them\\s+)?(?:off|out)(?=\\s*(?:[,.;]|$))",
+    ", may be left out",
+  ),
+  said(
+    ["out of the way"],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?|[.;,]\\s+|\\b(?:and|then)\\s+)(?:pull|hold|push|sweep|stroke|lift)\\s+(?:the\\s+|its\\s+)?(?:hackle\\s+)?fib(?:re|er)s\\s+(?:up\\s+and\\s+|back\\s+and\\s+)?out\\s+of\\s+the\\s+way(?:\\s+(?:and|to|then)(?=\\s)|,|(?=\\s*(?:[.;]|$)))",
+    "",
+  ),
+  // “Post the wing with 6 wraps up and come back down”: round its foot.
+  said(
+    ["up and come back", "up and back", "up and down", "up, then back", "up and then back"],
+    `(?<=\\bpost\\s+the\\s+wing\\s+with\\s+(?:${A_COUNT})\\s+(?:turns|wraps))\\s+up(?:,|\\s+and)?\\s+(?:then\\s+)?(?:come\\s+)?(?:back\\s+)?(?:down|again)(?:\\s+again)?(?=\\s*(?:[,.;]|$))`,
+    "",
+  ),
+  said(
+    ["hold them", "hold it", "hold the fibres", "hold with", "keep them"],
+    `(?<=\\b(?:stroke|sweep|draw|pull)\\s[^.;]*\\bback[^.;]*\\b(?:and|then)\\s+)(?:hold|keep)\\s+(?:it\\s+|them\\s+|the\\s+fib(?:re|er)s\\s+)?(?:there\\s+|back\\s+|in\\s+place\\s+)?with\\s+(${A_COUNT})\\s+(?:turns|wraps)(?:\\s+of\\s+(?:the\\s+)?thread)?(?=\\s*(?:[,.;]|$))`,
+    "tie it down with $1 wraps",
+  ),
+
+  // “Don't cut the butts; wrap them forward for the body”
+  said(
+    ["wrap them forward", "wind them forward", "wrap them up", "wind them up", "wrap these", "wind these"],
+    "(?<=\\bbutts?\\b[^.]*?(?:[;,]|\\band|\\bthen)\\s+)(wrap|wind)\\s+(?:them|these)(?=\\s+(?:forwards?|up)(?!\\p{L}))",
+    "$1 the butts",
+  ),
+  said(
+    ["against the post", "against the base of the post"],
+    "(?<=\\b(?:hackle|feather|saddle|grizzly|cock)\\b[^.;]*)\\s+against\\s+(?:the\\s+base\\s+of\\s+)?the\\s+(post|wing)(?=\\s*(?:[,.;]|$|and\\b))",
+    " at the base of the $1",
+  ),
+  said(
+    ["wrap up the post", "wind up the post"],
+    `(?<=(?:^\\W*|[.;,]\\s+|\\b(?:and|then)\\s+))(?:wrap|wind)\\s+up\\s+the\\s+(post|wing)\\s+(?:(${A_COUNT})\\s+(?:times|turns)|(?:with\\s+)(${A_COUNT})\\s+(?:turns|wraps))(?=\\s*(?:[,.;]|$))`,
+    "put $2$3 turns of thread round the base of the $1",
+  ),
+  said(
+    ["insert", "load in", "place "],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?|[.;,]\\s+|\\b(?:and|then)\\s+)(?:insert|load\\s+in|place)\\s+(?=(?:the\\s+|some\\s+)?(?:\\p{L}+\\s+){1,4}(?:in\\s+(?:the|it)\\s+)?(?:and|then)\\s+(?:spin|twist))",
+    "put ",
+  ),
+  said(
+    ["flat on top"],
+    "(?<=\\b(an?|one)\\s+(?:\\p{L}+\\s+){0,3}feather)\\s+flat\\s+on\\s+top(?=\\s*(?:[,.;]|$|of\\b))",
+    ", flat on top",
+  ),
+
+  said(
+    ["in front"],
+    "(?<=(?:^\\W*(?:\\d{1,2}[.)]\\s*)?|[.;,]\\s+|\\b(?:and|then)\\s+)dub\\s+[^.;,]*\\p{L})\\s+in\\s+front(?=\\s*(?:[.;]|$))",
+    " in front of it",
   ),
 ];

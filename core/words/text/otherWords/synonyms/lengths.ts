@@ -467,4 +467,16 @@ export const lengths: readonly Rule[] = [
     "(?<=^\\W*(?:tail|wing|legs)\\s*[:=–-][^;]*\\s(?:plus|and|with)\\s[^;]*);\\s+(?:length\\s+)(\\d+(?:[.,]\\d+)?\\s*(?:mm|cm))(?=\\s*$)",
     ", all $1 long",
   ),
+
+  // “Wind it to near the eye”, “almost to the eye”
+  said(
+    ["near the eye", "close to the eye", "almost at the eye", "nearly at the eye"],
+    "(?<=\\b(?:to|until|till)\\s+)(?:very\\s+)?(?:near|close\\s+to|almost\\s+at|nearly\\s+at)(?=\\s+the\\s+(?:hook\\s+)?eye(?!s)(?!\\p{L}))",
+    "just behind",
+  ),
+  said(
+    ["almost to the", "nearly to the"],
+    "(?:almost|nearly)\\s+to(?=\\s+the\\s+(?:hook\\s+)?(?:eye|bead|head)(?!\\p{L}))",
+    "to just behind",
+  ),
 ];

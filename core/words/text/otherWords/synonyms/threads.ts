@@ -148,4 +148,29 @@ export const threads: readonly Rule[] = [
     "",
   ),
   said(["cover hook", "cover shank"], "(?<=^\\W*)cover\\s+(?=(?:hook|shank)\\s+with\\s)", "cover the "),
+
+  said(["bare silk", "bare thread"], "(?:of\\s+)?bare\\s+(silk|thread)(?=\\s*(?:[,.;]|$))", "the $1"),
+  // “Olive 8/0 goes on behind the eye and I run it to the bend”
+  said(
+    ["goes on at", "goes on behind", "goes on just", "goes on in"],
+    "(?<=^\\W*)((?:the\\s+)?(?:\\p{L}+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?|thread|silk)(?:\\s+thread)?)\\s+goes\\s+on(?=\\s+(?:at|behind|just|in)\\s)",
+    "start $1",
+  ),
+  said(
+    ["and i run it", "and we run it", "then i run it"],
+    "(?<=\\b(?:and|then)\\s+)(?:i|we)\\s+(?=(?:run|take|wind|wrap)\\s+it\\s)",
+    "",
+  ),
+  said(
+    ["goes on down to", "goes on back to"],
+    "(?<=^\\W*(?:the\\s+)?(?:silk|thread)\\s+)goes\\s+on(?=\\s+(?:down|back)\\s+to\\s)",
+    "goes",
+  ),
+
+  // “Tie in oval tinsel under the shank, wrapping back to the bend”: the thread, over it.
+  said(
+    ["wrapping", "winding", "working", "going back", "going down", "whipping"],
+    "(?<=(?:^\\W*(?:\\d{1,2}[.)]\\s*)?|[.;,]\\s+)(?:(?:and|then|now|next)[\\s,]+)*(?:tie|bind|catch|lash|lay)\\s+(?:in|on|down)\\s[^.;]*?),?\\s+(?:wrapping|winding|whipping|working|going)(?:\\s+(?:the\\s+)?thread)?(?:\\s+(?:back|down|along|over\\s+(?:it|them)))+(?=\\s+(?:to|until|as\\s+far\\s+as|into|round)\\s)",
+    " and take the thread over it",
+  ),
 ];

@@ -465,4 +465,105 @@ export const tying: readonly Rule[] = [
     "(?<=^\\W*)(?:body|abdomen)\\s*[:=–-]\\s*((?:2|3|two|three|an?|one)\\s+turns?)\\s+(?:of\\s+)?((?:\\p{L}+\\s+){0,2}(?:floss|tinsel|silk|wool|yarn|chenille|herl))(?:\\s+at\\s+(?:the\\s+)?(?:bend|rear))?(?:,\\s*|\\s+)(?:(?:and\\s+)?then|followed\\s+by)\\s+",
     "butt: $1 of $2; body: ",
   ),
+
+  // “3 herls tied in by the tips, twisted into a rope with the thread and wound to the wing”
+  said(
+    ["tied in"],
+    "(?<=^\\W*[^.;:]*\\btied\\s+in\\b[^.;:]*?),?\\s+(?:and\\s+|then\\s+)*(?:twisted|spun)(?:\\s+into\\s+a\\s+rope)?(\\s+(?:with|a?round)\\s+the\\s+thread)?,?\\s+(?:and|then)\\s+(?:then\\s+)?(?:wound|wrapped)(?=\\s+(?:forwards?|up|on|to|over)(?!\\p{L}))",
+    ", twist them$1 and wind them",
+  ),
+  said(
+    ["and wound", "then wound", "and wrapped", "then wrapped", "and then wound"],
+    "(?<=^\\W*[^.;:]*(?<!\\b(?:twisted|spun)\\b[^.;:]*)\\btied\\s+in\\b(?![^.;:]*\\b(?:twisted|spun)\\b)[^.;:]*?),?\\s+(?:and|then)\\s+(?:then\\s+)?(?:wound|wrapped)(?=\\s+(?:forwards?|up|on|to|over)(?!\\p{L}))",
+    " and wind them",
+  ),
+  said(
+    ["wind that", "wrap that"],
+    "(?<=\\b(?:and|then)\\s+)(wind|wrap)\\s+that(?=\\s+(?:up|forwards?|on|to|over)(?!\\p{L}))",
+    "$1 it",
+  ),
+  said(
+    ["over it", "over that", "on top"],
+    `(?<=^(?=\\W*(?:on\\s+top\\s+)?(?:an?\\s+)?(?:bunch|clump|wing)\\b)[^;]*,?)\\s+and\\s+((?:${A_COUNT})\\s+(?:strands\\s+of\\s+)?(?:\\p{L}+\\s+){0,2}herls?)\\s+(?:over|on\\s+top\\s+of)\\s+(?:it|that)(?=\\s*(?:[,.;]|$))`,
+    "; top it with $1",
+  ),
+  said(
+    ["one of black", "one of clear", "one of red", "one of uv", "one of resin", "another of black", "one of the black"],
+    `(?<=\\b(?:${A_COUNT})\\s+coats?\\s+of\\s+(?:\\p{L}+\\s+)?(lacquer|varnish|cement|head\\s+cement|resin)\\s+)and\\s+(?:one|another|1|a\\s+last\\s+one|a\\s+third)\\s+of\\s+(?:the\\s+)?(black|clear|red|brown|olive|white|green|blue|yellow|orange)(?=\\s*(?:[,.;]|$))`,
+    "then one coat of $2 $1",
+  ),
+  said(
+    ["into the slot", "in the slot"],
+    "(?<=\\b(?:bead|wire|lead|turns|wraps)\\b[^.;]*)\\s+into\\s+(?:its|the)\\s+slot(?=\\s*(?:[,.;]|$))",
+    ", pushed into the bead",
+  ),
+  said(["jam "], `${BEGINNING}jam(?=\\s+(?:${A_COUNT})\\s+(?:turns|wraps)\\s+of\\s)`, "wind"),
+  said(
+    ["ostrich tips", "emu tips"],
+    "(?<=\\b(?:\\d{1,2}|two|three|four|five|six)\\s+(?:\\p{L}+\\s+)?(?:ostrich|emu))\\s+tips(?!\\p{L})",
+    " herls",
+  ),
+  said(
+    ["half and half"],
+    "(?<=^\\W*)mix\\s+(\\p{L}[^.;,\\d]{2,30}?)\\s+and\\s+(\\p{L}[^.;,\\d]{2,30}?),?\\s+(?:half\\s+and\\s+half|in\\s+equal\\s+parts|half\\s+of\\s+each)[,;]?\\s+(?:(?:and|then)\\s+)*dub\\s+(?:it|this|that)(?!\\p{L})",
+    "dub $1 and $2 half and half,",
+  ),
+  said(
+    ["mix "],
+    "(?<=^\\W*)mix\\s+(?=\\p{L}[^.;,\\d]{2,30}?\\s+and\\s+\\p{L}[^.;,\\d]{2,30}?,?\\s+(?:half\\s+and\\s+half|in\\s+equal\\s+parts|half\\s+of\\s+each),?\\s+(?:(?:and|then)\\s+)*dub\\s+(?:an?|the)\\s)",
+    "take ",
+  ),
+  said(
+    ["laid in", "put in", "set in"],
+    "(?<=\\bloop\\b[^.;]*\\bfib(?:re|er)s\\s+)(?:laid|put|set)\\s+in(?=\\s+\\d)",
+    "",
+  ),
+
+  said(
+    ["to the core"],
+    `,?\\s+(?:and\\s+)?strip\\s+(?:off\\s+)?(?:(?:the\\s+)?(?:end|last)\\s+)?(?:(?:${A_COUNT}|\\d+(?:[.,]\\d+)?)\\s*(?:mm|cm)\\s+)(?:of\\s+it\\s+)?(?:down\\s+)?to\\s+the\\s+core(?=\\s*(?:[,.;]|$|and\\b))`,
+    "",
+  ),
+  said(["and tie that in", "then tie that in"], "(?<=\\b(?:and|then)\\s+)tie\\s+that\\s+in(?!\\p{L})", "tie it in"),
+  said(
+    ["leave it behind", "leave them behind"],
+    "(?<=\\b(?:and|then)\\s+)leave\\s+(it|them)\\s+behind(?=\\s*(?:[,.;]|$))",
+    "leave $1 hanging",
+  ),
+  said(
+    ["fibres leaning", "fibers leaning", "fibres sloping", "fibres swept"],
+    "(?:with\\s+)?(?:the\\s+)?fib(?:re|er)s\\s+(?:leaning|sloping|swept|laid)\\s+back(?:wards?)?(?=\\s*(?:[,.;]|$))",
+    "swept back",
+  ),
+  said(
+    ["gets trapped", "is trapped", "get trapped"],
+    "(?<=^\\W*[^.;:]*)\\s+(?:gets?|is|are)\\s+trapped(?:\\s+(?:along\\s+the\\s+way|on\\s+the\\s+way|as\\s+(?:i|we|you)\\s+go))?(?=\\s*(?:[.;]|$))",
+    ", tie it in",
+  ),
+  said(
+    ["mixed "],
+    "(?<=^\\W*(?:dubbing|body|thorax)\\s*[:=–-]\\s*)(\\p{L}+)\\s+and\\s+(\\p{L}+),?\\s+mixed\\s+(\\d)\\s*(?:to|:|\\/)\\s*(\\d)(?=\\s*(?:[,.;]|$))",
+    "$1 dubbing and $2 dubbing mixed $3:$4",
+  ),
+  said(
+    ["put in a split thread", "in a split thread", "into a split thread"],
+    "(?:put|set|laid|placed)\\s+in(?:to)?\\s+(?=a\\s+split\\s+thread(?!\\p{L}))",
+    "in ",
+  ),
+
+  said(
+    ["butt end of", "tip end of", "thin end of", "butt of a", "tip of a"],
+    "(?<=\\b(?:tie|bind|catch|lash)\\s+in\\s+)the\\s+(butt|tip|thin)(?:\\s+end)?\\s+of\\s+(an?\\s+(?:[\\p{L}-]+\\s+){0,3}(?:quill|herl|hackle|saddle|feather|biot|fibre|plume))(?!\\p{L})",
+    "$2 by the $1",
+  ),
+  said(
+    ["same below", "same under", "same beneath", "same on ", "same again", "same amount"],
+    "(?:(?<=\\b(?:and|then)\\s+)(?:tie\\s+in|add|put|bind\\s+in)\\s+the\\s+same(?:\\s+(?:again|amount|thing))?|(?<=\\b(?:turn|flip)\\s+the\\s+hook(?:\\s+over)?[,;]\\s+(?:and\\s+|then\\s+)*)(?:tie\\s+in\\s+|add\\s+|put\\s+)?the\\s+same(?:\\s+(?:again|amount|thing))?)(?=\\s+(?:below|under(?:neath)?|beneath|on\\s+the\\s+(?:other\\s+side|bottom|underside))(?!\\p{L}))",
+    "tie in the same again",
+  ),
+  said(
+    ["wrap over the fold", "wind over the fold", "over the folds"],
+    "(?:wrap|wind)\\s+over\\s+the\\s+folds?(?=\\s*(?:[,.;]|$|with\\b))",
+    "tie them down",
+  ),
 ];

@@ -106,4 +106,26 @@ export const weights: readonly Rule[] = [
     "the\\s+(?:slot|recess|hole|cavity|back)\\s+(?:of|in)\\s+(?=the\\s+bead(?!\\p{L}))(?<=\\b(?:in|into)\\s+the\\s+\\p{L}+\\s+\\p{L}+\\s+)",
     "",
   ),
+
+  // “Secure the bead with 8 turns of lead”: they lie behind it.
+  said(
+    ["bead with", "cone with"],
+    `${BEGINNING}(?:secure|lock|hold|seat|steady|wedge|trap|fix)\\s+(?:the\\s+)?(bead|cone)(?:\\s+in\\s+place)?\\s+with\\s+((?:${A_COUNT})\\s+(?:turns|wraps)\\s+of\\s+[^,;]*?(?:lead|wire))(?=\\s*(?:[,.;]|$))`,
+    "wind $2 behind the $1",
+  ),
+  said(
+    ["to secure the bead", "to lock the bead", "to hold the bead", "to seat the bead", "to secure the cone"],
+    `(?<=(?:${A_COUNT})\\s+(?:turns|wraps)\\s+of\\s+[^,;]*?(?:lead|wire)),?\\s+to\\s+(?:secure|lock|hold|seat)\\s+the\\s+(bead|cone)(?:\\s+in\\s+place)?(?=\\s*(?:[,.;]|$))`,
+    " behind the $1",
+  ),
+  said(
+    ["back of the cone", "back of the bead", "rear of the bead", "rear of the cone"],
+    "(?:and\\s+)?(?:shove|push|jam|slide)\\s+(?:it|them)\\s+(?:up\\s+)?in(?:to)?\\s+the\\s+(?:back|rear)\\s+of\\s+the\\s+(bead|cone)(?=\\s*(?:[,.;]|$))",
+    ", pushed into the $1",
+  ),
+  said(
+    [" x "],
+    "(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?(?:lead|weight)\\s*[:=–-]?\\s*)((?:0?[.,])\\d+(?:\\s*mm)?)\\s*x\\s*(\\d{1,2})(?:\\s+(?:turns|wraps))?(?!\\p{L}|\\d)",
+    "$2 turns of $1",
+  ),
 ];
