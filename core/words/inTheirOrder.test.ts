@@ -108,12 +108,12 @@ describe("a list or a note with habits of its own", () => {
     [
       "dubbed, whatever it is called",
       "Body: tan feltlight, dubbed slim, rear two thirds",
-      "body: 0.35 × the gape full, slim",
+      "body: 0.262 × the gape full, slim",
     ],
     [
       "so long, and not so full",
       "Thorax: tan feltlight, dubbed slim, 2 mm long behind the eye",
-      "thorax: 0.35 × the gape full, slim",
+      "thorax: 0.262 × the gape full, slim",
     ],
     ["a mixed number in figures", "Hackle: badger, fibres 1 and 1/2 gape, 3 turns", "barbs 1.5 × the gape"],
     ["turns in a mixed number", "Hackle: black hen, 1 and 1/2 turns", "1.5 turns"],

@@ -299,7 +299,8 @@ function tellAsListed({ r, t, i, n }: ToldClause): boolean {
   return true;
 }
 
-const isBoundItself = /^\W*(?:(?:and|then|now|next)\s+)*\p{L}+(?:\s+(?:down|along|in))?\s+(?:the\s+)?$/u;
+const isBoundItself =
+  /^\W*(?:(?:and|then|now|next)\s+)*(?:bind|lash|tie|fasten|secure|trap|whip|lock|hold|fix)(?:ing)?(?:\s+(?:down|along|in))?\s+(?:the\s+)?$/u;
 /** “Bind the hackle down with fine wire, four turns” winds the wire over it. */
 function tellBoundWithWire({ t }: ToldClause): boolean {
   const { told, text } = t;

@@ -79,6 +79,9 @@ function holdsBack({ told, bench }: Telling, last: MadeStep): boolean {
   return true;
 }
 
+/** “Bind the gold wire down”: the words of what is bound. */
+const theNamed = (words: string): string[] =>
+  /\bthe\s+((?:(?!down\b|along\b|back\b|to\b)[a-z-]+\s*){1,4})/.exec(words)?.[1]?.trim().split(/\s+/) ?? [];
 const itThere = /\b(?:it|them)\b.*\bto\b/;
 /** “Tie in wire behind the eye and bind it down to the bend”: it lies along the shank, and waits at the bend. */
 function bindDown({ told, text, bench, line }: Telling, last: MadeStep): boolean {
@@ -88,12 +91,10 @@ function bindDown({ told, text, bench, line }: Telling, last: MadeStep): boolean
   const words = text.slice(told.at, told.end);
   const isLater = last.line !== line.number;
   // “Bind the wire down to the bend”, in a line of its own: what waits, and is called that.
-  const [noun] = isLater ? (told.description?.text.toLowerCase().split(" ").slice(-1) ?? []) : [];
-  const waiting = bench.waits((w) =>
-    noun === undefined ? w.step === step.id && (!w.hangs || w.form === "stretch body") : isCalled(bench, w, noun),
-  );
-  if (!waiting || !to || (step.do !== "lay" && noun === undefined)) return false;
-  if (isLater && noun === undefined && !itThere.test(words)) return false;
+  const called = isLater ? bench.waits((w) => theNamed(words).some((noun) => isCalled(bench, w, noun))) : undefined;
+  const waiting = called ?? bench.waits((w) => w.step === step.id && (!w.hangs || w.form === "stretch body"));
+  if (!waiting || !to || (step.do !== "lay" && !called)) return false;
+  if (isLater && !called && !itThere.test(words)) return false;
   if (!/\b(?:down|along|back)\b/.test(words)) return false;
   return bindAlong(bench, waiting, to);
 }

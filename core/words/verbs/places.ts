@@ -237,7 +237,11 @@ export function settleBead(said: Said, bench: Bench): void {
 
 /** “Down to the bend”: of what is bound down that is a place, no length. */
 export function placeOf(shown: LengthRule): Place | undefined {
-  if ("to" in shown) return shown.to;
+  if ("to" in shown) {
+    const { to, pastMm } = shown;
+    // “To 3 mm behind the eye”
+    return pastMm !== undefined && "landmark" in to && to.plus === undefined ? { ...to, plus: { mm: pastMm } } : to;
+  }
   const reach = "reach" in shown ? shown.reach : undefined;
   if (reach === "tail") return { part: "tail", end: "rear" };
   return reach === "bend" || reach === "point" || reach === "barb" ? { landmark: reach } : undefined;

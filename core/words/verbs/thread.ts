@@ -52,15 +52,15 @@ function passesWeight(said: Said, { told, text }: Telling): void {
 }
 
 /** “Run the thread over the wire to the bend”, where the wire is that of a rib: it is no place. */
-function placesNoWeight({ bench, told: { said } }: Telling): void {
-  if (bench.ofRole("weight")) return;
+function placesNoWeight({ bench, text, told: { said, at, end } }: Telling): void {
+  if (bench.ofRole("weight") || !/\bover\b/.test(text.slice(at, end))) return;
   const isOfWeight = (p: Place | undefined): boolean => p !== undefined && "part" in p && p.part === "weight";
   if (isOfWeight(said.from) && said.to) {
     said.end ??= said.to;
     delete said.from;
     delete said.to;
   }
-  for (const at of ["from", "to", "begin", "there", "end"] as const) if (isOfWeight(said[at])) delete said[at];
+  for (const key of ["from", "to", "begin", "there", "end"] as const) if (isOfWeight(said[key])) delete said[key];
 }
 
 /** Thread is wound along the shank: a base, a layer, a head. */

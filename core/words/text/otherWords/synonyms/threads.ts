@@ -21,7 +21,7 @@ export const threads: readonly Rule[] = [
   // “Wrap over the tag ends to the bend”
   said(
     ["over the", "over its", "over their", "down the", "down its", "down their"],
-    `${THEN}(?:(?:wrap|wind|whip|lash|come|go|run|work)\\s+(?:(?:back|forwards?|down|up|along)\\s+)*over|(?:bind|lash|tie)\\s+down)\\s+(?:the|its|their|all\\s+the)\\s+(?:\\p{L}+\\s+)?${WASTE}${GOES_TO}`,
+    `${THEN}(?:(?:wrap|wind|whip|lash|come|go|run|work)\\s+(?:(?:back|forwards?|down|up|along)\\s+)*over|(?:bind|lash|tie)\\s+down)\\s+(?:the|its|their|all\\s+the)\\s+(?:\\p{L}+\\s+)?${WASTE}(?:\\s+(?:back|forwards?|up|down))*${GOES_TO}`,
     "bind the butts down",
   ),
   // “Take the thread to the bend, binding down the wire as you go”
@@ -149,8 +149,11 @@ export const threads: readonly Rule[] = [
   ),
   said(["cover hook", "cover shank"], "(?<=^\\W*)cover\\s+(?=(?:hook|shank)\\s+with\\s)", "cover the "),
 
-  said(["bare silk", "bare thread"], "(?:of\\s+)?bare\\s+(silk|thread)(?=\\s*(?:[,.;]|$))", "the $1"),
-  // “Olive 8/0 goes on behind the eye and I run it to the bend”
+  said(
+    ["bare silk", "bare thread"],
+    "(?<=^\\W*head\\s*(?:[:=–-]|of|is)\\s*)(?:of\\s+)?bare\\s+(silk|thread)(?=\\s*(?:[,.;]|$))",
+    "the $1",
+  ),
   said(
     ["goes on at", "goes on behind", "goes on just", "goes on in"],
     "(?<=^\\W*)((?:the\\s+)?(?:\\p{L}+\\s+){0,2}(?:\\d{1,2}\\/0|\\d{2,3}\\s*d(?:en(?:ier)?)?|thread|silk)(?:\\s+thread)?)\\s+goes\\s+on(?=\\s+(?:at|behind|just|in)\\s)",

@@ -1,4 +1,4 @@
-import type { Rule } from "../../leftOut";
+import { inPlace, type Rule } from "../../leftOut";
 import { A_COUNT } from "../../number";
 import { isHue } from "../hue";
 import { BEGINNING, PART, SOME_PIECES, said } from "./said";
@@ -540,11 +540,16 @@ export const tying: readonly Rule[] = [
     "(?<=^\\W*[^.;:]*)\\s+(?:gets?|is|are)\\s+trapped(?:\\s+(?:along\\s+the\\s+way|on\\s+the\\s+way|as\\s+(?:i|we|you)\\s+go))?(?=\\s*(?:[.;]|$))",
     ", tie it in",
   ),
-  said(
-    ["mixed "],
-    "(?<=^\\W*(?:dubbing|body|thorax)\\s*[:=–-]\\s*)(\\p{L}+)\\s+and\\s+(\\p{L}+),?\\s+mixed\\s+(\\d)\\s*(?:to|:|\\/)\\s*(\\d)(?=\\s*(?:[,.;]|$))",
-    "$1 dubbing and $2 dubbing mixed $3:$4",
-  ),
+  // “Tan and orange mixed 3:1”, of what is dubbed
+  {
+    has: ["mixed "],
+    written:
+      /(?<=^\W*(?:dubbing|body|thorax)\s*[:=–-]\s*)(\p{L}+)\s+and\s+(\p{L}+),?\s+mixed\s+(\d)\s*(?:to|:|\/)\s*(\d)(?=\s*(?:[,.;]|$))/giu,
+    as: (m) =>
+      isHue(m[1] ?? "") && isHue(m[2] ?? "")
+        ? inPlace(m, `${m[1] ?? ""} dubbing and ${m[2] ?? ""} dubbing mixed ${m[3] ?? ""}:${m[4] ?? ""}`)
+        : [],
+  },
   said(
     ["put in a split thread", "in a split thread", "into a split thread"],
     "(?:put|set|laid|placed)\\s+in(?:to)?\\s+(?=a\\s+split\\s+thread(?!\\p{L}))",
