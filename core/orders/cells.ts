@@ -25,7 +25,7 @@ export interface Table {
 const HEADS: [Role, RegExp][] = [
   ["pattern", /^(?:patterns?|fl(?:y|ies)|name|item|article|artikel|muster|fliegen?|beschreibung|description)$/i],
   ["size", /^(?:(?:hook )?sizes?|sz|hook|größen?|groesse|gr|hakengröße|#)$/i],
-  ["colour", /^(?:colou?rs?|farben?|variants?|shade)$/i],
+  ["colour", /^(?:col(?:ou?rs?)?|farben?|variants?|shade)$/i],
   ["dozens", /^(?:dozens?|doz|dz|dtzd?|dutzend|qty \(?(?:dz|doz|dozens?)\)?|menge \(?(?:dz|dtzd?|dutzend)\)?)$/i],
   [
     "flies",

@@ -37,6 +37,7 @@ const files: [string, Catalogue][] = [
   ["stairhead.txt", catalogue],
   ["wherry.txt", catalogue],
   ["weighbridge.txt", catalogue],
+  ["packingslip.txt", catalogue],
   ["phrases.txt", catalogue],
   ["composed.txt", catalogue],
   ["towrope.txt", catalogue],

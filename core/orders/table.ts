@@ -1,6 +1,7 @@
 import { readDay } from "./dates";
 import { findName, isSure, plainColour } from "./names";
 import { cellsOf, headRole, isOfSums, quantityOf, unitOf, WHOLE, type Role, type Table } from "./cells";
+import { blankSheet } from "./blankSheet";
 import { gridIn, isGridHead, readGrid } from "./grid";
 import { quantitiesIn, type Quantity } from "./quantity";
 import { comesIn, sizeOf } from "./sizes";
@@ -76,6 +77,10 @@ const tabbed = (line: Span): Span => ({ ...line, text: line.text.replace(gap, "\
 function withTabs(lines: Span[], catalogue: Catalogue): Span[] {
   const out = [...lines];
   for (let i = 0; i < lines.length; i++) {
+    const sheet = blankSheet(lines, i, catalogue);
+    out.splice(i, sheet.length, ...sheet);
+    i += sheet.length;
+    if (i >= lines.length) break;
     const head = tabbed(lines[i] as Span);
     const below = lines[i + 1];
     if (!isHeadBy(head, "\t") && !isGridHead(head, "\t", below && tabbed(below), catalogue)) continue;

@@ -75,6 +75,8 @@ const EACH_OF_SO_MANY =
 const A_PART_EACH =
   /(?<!\p{L})(?:(?:an?|one)\s+)?(third|quarter|fifth)\s+(?:of\s+)?(?:each|apiece)(?!\p{L})|(?<!\p{L})(?:je|jeweils)\s+(?:ein\s+)?(drittel|viertel|fünftel)(?!\p{L})/iu;
 
+const LEADED = /(?<!\p{L})(?:with|mit)\s+(?:lead|blei)(?!\p{L})/iu;
+
 const PARTS: Record<string, number> = { third: 3, quarter: 4, fifth: 5, drittel: 3, viertel: 4, fünftel: 5 };
 
 /** Reads the lines of an order one after another; what a line leaves out it takes from the one before it. */
@@ -116,7 +118,9 @@ export class ItemReader implements ItemState {
     const isPlain = this.takePlain(stretch, draft);
     // What is wished of a part of a quantity is of no other.
     if (!draft.isNamed && this.before?.pattern === line.pattern && !this.isBeforePart)
-      line.wishes.push(...(isUsualHook || isPlain ? [] : carried(this.before, line)));
+      line.wishes.push(
+        ...(isUsualHook || isPlain ? [] : carried(this.before, line, draft.formSaid || LEADED.test(line.text))),
+      );
     const halves = takeHalves(stretch, draft);
     if (halves) draft.formSaid = true;
     if (halves) line.form = halves[0].id;
@@ -226,6 +230,14 @@ function takeWishes(stretch: Stretch, line: ReadLine): void {
   }
 }
 
-/** A barb wish holds for the next size of the same fly too. */
-export const carried = (before: ReadLine | undefined, line: ReadLine): ReadLine["wishes"] =>
-  line.wishes.some((w) => w.kind === "barbless") ? [] : (before?.wishes.filter((w) => w.kind === "barbless") ?? []);
+/**
+ * What is wished of the barb, or that no lead be in it, holds for the next size of the same fly too, but where it stood
+ * in brackets; no lead, until a weight is told.
+ *
+ * @param weighed whether the line tells its own weight form
+ */
+export const carried = (before: ReadLine | undefined, line: ReadLine, weighed: boolean): ReadLine["wishes"] =>
+  (before?.wishes ?? []).filter(({ kind, words }) => {
+    const isCarried = kind === "barbless" || (kind === "leadFree" && !weighed && !before?.text.includes(`(${words}`));
+    return isCarried && !line.wishes.some((own) => own.kind === kind);
+  });
