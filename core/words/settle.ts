@@ -370,7 +370,7 @@ function settleDressed(said: Said, context: StepContext): string[] {
 }
 
 /** More turns than so many are a body, of which the place says where it begins. */
-const MOST_TURNS_THERE = 4;
+export const MOST_TURNS_THERE = 4;
 /** How much of the shank a turn of dubbed thread covers, in gapes: nominal; docs/arithmetic.md, "Dress". */
 const turnGapes = { sparse: 0.14, medium: 0.2, full: 0.28 } as const;
 /** A gape of the usual sizes, mm: where the place itself is told in mm, so are the turns. */

@@ -6,12 +6,26 @@ import { frontOf } from "./places";
 import { make, partName, withDeclared } from "./making";
 import { objectOf, type Meant } from "./object";
 import { askWhereTheyMeet } from "./whereTheyMeet";
-import { alongShank } from "../settle";
+import { alongShank, MOST_TURNS_THERE } from "../settle";
 import { verb } from "./verb";
 
 /** Dubbing goes on: twisted, in a loop or touched, by its noodle or by the finished shape. */
+/** Turns of what is dubbed from here to there, or of more than a few, say nothing of how much it is: they are shown. */
+function keepManyTurns({ told, text }: Telling): void {
+  const { dubbedTurns, from, to, begin, end } = told.said;
+  if (dubbedTurns === undefined) return;
+  const isFromTo = (from ?? begin) !== undefined && (to ?? end) !== undefined;
+  if (dubbedTurns <= MOST_TURNS_THERE && !isFromTo) return;
+  const turns = told.understood.filter((u) =>
+    /^\W*(?:(?:in|with)\s+)?\S+\s+(?:\w+\s+)?(?:turns?|wraps?)\b/.test(text.slice(u.at, u.end)),
+  );
+  told.understood = told.understood.filter((u) => !turns.includes(u));
+  told.kept.push(...turns);
+}
+
 export function tellDub(t: Telling): void {
   const { told, bench } = t;
+  keepManyTurns(t);
   const found = told.refers === "the rest" ? restOfDubbing(t) : (ofTheOnlyFur(t) ?? objectOf(t));
   const object = found.component
     ? found

@@ -81,7 +81,8 @@ function onPart(t: Telling): Telling {
   const last = bench.component(bench.last.component)?.role;
   const isOverThat = overThat.test(t.text.slice(told.at, told.end));
   const isBare = bareCoat.test(t.text.slice(told.at, told.end)) && goesOn(bench);
-  const isNamed = (told.refers === "it" && told.verb === "finish") || isOverThat || isBare;
+  const isOnIt = told.said.coats !== undefined && onIt.test(t.text.slice(told.at, told.end));
+  const isNamed = (told.refers === "it" && told.verb === "finish") || isOverThat || isBare || isOnIt;
   const isIt = isNamed && told.role === undefined && told.said.drops === undefined;
   if (isIt && last && coatedParts.has(last) && !isAfterKnot(bench.made))
     return { ...t, told: { ...told, role: last, said: { coats: 1, ...told.said } } };
@@ -124,6 +125,8 @@ const goesOn = (bench: Telling["bench"]): boolean =>
     .some(({ role, description }) => description !== undefined && role !== undefined && !isOfHead.has(role));
 const isOfHead = new Set<Role>(["head", "finish", "thread", "hook"]);
 
+/** “Wind the quill. Put a coat of varnish on it.” */
+const onIt = /\bcoats?\b[^.;]*\bon(?:to)?\s+it\b/;
 /** “Put a thin coat of varnish over that”. */
 const overThat = /\b(?:coat|film|layer)\b[^.;]*\bover\s+(?:it|that|this|them)\b/;
 /** “Head: thread, one drop of varnish”. */
@@ -137,6 +140,11 @@ const REACH = 12;
 const gluesOn = /^\W*(?:(?:and|then|now)\s+)*(?:super-?\s?)?glue\s+(?:on\s+)?(?:an?|two|three|four|\d)\s+\p{L}/u;
 
 const withThread = /\bwith\s+(?:the\s+|tying\s+)*(?:thread|silk)\b/u;
+
+const toTheHead = /\b(?:coats?|layers?)\b[^.;]*\bto\s+the\s+head\b(?!\s+(?:end|of)\b)/u;
+/** “Put on two coats of varnish”, and nowhere else: what is laid on in coats is a finish, where it is no glue. */
+const isInCoats = ({ told: { said }, bench }: Telling, component: Component | undefined): boolean =>
+  said.coats !== undefined && said.drops === undefined && bench.materialOf(component)?.liquid?.kind !== "glue";
 
 /** A coat of the head is the finish; glue or a coat elsewhere is a step within the fly. */
 export function tellFinish(telling: Telling): void {
@@ -153,7 +161,7 @@ export function tellFinish(telling: Telling): void {
   if (onBoth(t)) return;
   const component = productOf(t);
   const said = withDeclared(t, component, told.said);
-  const place = placeOf(t);
+  const place = toTheHead.test(t.text.slice(told.at, told.end)) ? undefined : placeOf(t);
   // “six turns of lead, locked with superglue”: glue in a line about something else, long before the head.
   const isInner =
     place === undefined &&
@@ -178,7 +186,7 @@ export function tellFinish(telling: Telling): void {
     (told.role === "head" ||
       isOfFinish ||
       (place === undefined &&
-        (told.verb !== "glue" || isOnKnot(bench.made)) &&
+        (told.verb !== "glue" || isOnKnot(bench.made) || isInCoats(t, component)) &&
         !(said.drops !== undefined && !isAfterKnot(bench.made))));
   if (
     isHead &&

@@ -479,4 +479,10 @@ export const lengths: readonly Rule[] = [
     "(?:almost|nearly)\\s+to(?=\\s+the\\s+(?:hook\\s+)?(?:eye|bead|head)(?!\\p{L}))",
     "to just behind",
   ),
+
+  said(
+    ["as the feelers", "as the antennae", "as the horns"],
+    "(?:the\\s+)?(?:same\\s+length\\s+as|as\\s+long\\s+as)\\s+the\\s+(?:feelers|antennae|horns)(?!\\p{L})",
+    "as long as the legs",
+  ),
 ];

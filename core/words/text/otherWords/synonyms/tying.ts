@@ -571,4 +571,21 @@ export const tying: readonly Rule[] = [
     "(?:wrap|wind)\\s+over\\s+the\\s+folds?(?=\\s*(?:[,.;]|$|with\\b))",
     "tie them down",
   ),
+
+  // “Strip one herl from the eye of a peacock tail”
+  said(
+    ["of a peacock", "of the peacock"],
+    "(?<!peacock\\s+)(herls?)\\s+from\\s+(?:the|an?)\\s+eye\\s+(?:feather\\s+)?of\\s+(?:an?|the)\\s+peacock(?:'s)?(?:\\s+(?:tail|eye))?(?:\\s+feather)?(?!\\p{L})",
+    "peacock $1",
+  ),
+  said(
+    ["over each side", "over both sides"],
+    `(?<=^\\W*(?:\\d{1,2}[.)]\\s*)?)((?:${A_COUNT})\\s+(?:strands\\s+of\\s+)?(?:\\p{L}+\\s+){0,2}(?:herls?|sword|flash))\\s+over\\s+(each|both)\\s+sides?(?=\\s*(?:[,.;]|$))`,
+    "over that $1 on $2 side",
+  ),
+  said(
+    ["turns each side of", "turns either side of", "turns on each side of", "turns on either side of"],
+    `(${A_COUNT})\\s+turns\\s+(?:on\\s+)?(?:each|either)\\s+side\\s+of\\s+the\\s+(foam|post|wings?|yarn|poly|bud)(?!\\p{L})`,
+    "$1 turns behind the $2 and $1 in front of it",
+  ),
 ];
