@@ -11,7 +11,13 @@ const LONGEST = 10_000;
 const STORY = 4;
 /** What may lie between the parts of a list: each holds for a whole line, or not at all. */
 const separators = [/\s*;\s+/gu, /\s+\|\s+/gu, /\s+\/\s+/gu, /\s+•\s+/gu];
-const stop = /(?<=(?:[\p{Ll}\d%"”)]{2}|\d)\.)\s+(?=\p{Lu})/gu;
+const PARTS =
+  "thread|tag|tail|butt|body|abdomen|rib|hackle|throat|wing|wings|cheeks|sides|topping|legs|thorax|eyes|head";
+/** Where a sentence begins; in a text that is all small letters, or all capitals, only where a part is named. */
+const stop = new RegExp(
+  `(?<=(?:[\\p{Ll}\\d%"”)]{2}|\\d)\\.)\\s+(?=\\p{Lu})|(?<=(?:[\\p{L}%"”)]{2}|\\d)\\.)\\s+(?=(?:${PARTS}|${PARTS.toUpperCase()})\\s+[-–]\\s)`,
+  "gu",
+);
 const NAME = "(\\p{L}[\\p{L}\\s'&/-]{0,28}?)";
 /** “…, tail: …”: where a part begins with its name and a sign, whatever lies ahead of it. */
 const signed = new RegExp(`(?<=^\\s*|[;.|•,]\\s+|\\s[/–-]\\s+)${NAME}\\s*[:=]\\s*(?=\\S)`, "gu");

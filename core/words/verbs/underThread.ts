@@ -52,7 +52,7 @@ export function bindsUnder({ told, text, bench }: Telling, from: Place, to: Plac
   }
 }
 
-/** “Tie in the tail behind the eye and wrap over it to the bend”: its butts lie along the shank, and there it is held. */
+/** “Tie in the tail behind the eye and wrap over it to the bend”: its butts lie along the shank. */
 function bindsTail(bench: Bench, from: Place, to: Place): void {
   const tied = bench.made.findLast((m) => m.step.do !== "act" && bench.component(m.step.component)?.role !== "thread");
   if (tied?.step.do !== "lay" || bench.component(tied.step.component)?.role !== "tail") return;
