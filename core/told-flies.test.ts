@@ -147,6 +147,7 @@ describe("flies as tiers tell them", () => {
         "1732-foam-beetle-for-perch-8s-and-10s: MATERIAL_UNKNOWN",
         "1733-olive-swimmer-curved-hook-12: MATERIAL_UNKNOWN",
         "1739-deer-hair-bug-for-pike-stinger-hoo: STEP_NEEDS",
+        "1749-sexton-s-hook: STEP_NEEDS",
         "178-coal-hoist-pupa: SPOT_UNDER_BEAD",
         "237-mooring-hopper: PIECE_TOO_SHORT",
         "253-fish-dock-pike-baitfish: PIECE_TOO_SHORT",

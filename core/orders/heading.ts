@@ -98,7 +98,7 @@ export class Heading {
   private takeNamedWhole(chunk: Span): boolean {
     const stretch = new Stretch(chunk.text, chunk.start);
     const words = stretch.words().filter((w) => !/\d/.test(w.text) && fold(w.text) !== "");
-    const named = findExactly(words, this.catalogue.customers, (c) => c.name) ?? this.shortName(words);
+    const named = this.customerNamed(words);
     if (!named) return false;
     for (const w of words.slice(named.from, named.to)) stretch.takeOut([w.start, w.end]);
     const day = findDay(stretch.left, this.catalogue.today);
@@ -142,6 +142,11 @@ export class Heading {
       stretch.takeOut(found.at);
       this.settleDay({ day: season.date }, found.at, found.words, season.name);
     }
+  }
+
+  /** A customer by the full name, or by what that is shortened to. */
+  customerNamed(words: Span[]): NameFound<Customer> | undefined {
+    return findExactly(words, this.catalogue.customers, (c) => c.name) ?? this.shortName(words);
   }
 
   /** “Quayhead”, “the Weirs club”: words of one customer's name only, and no word of a fly's. */

@@ -86,9 +86,13 @@ class OrderReader implements OrderReading {
     const line = this.withoutEarliest(whole);
     const marker = MARKER.exec(line.text)?.[0].length ?? 0;
     const before = this.order.lines.length;
-    for (const sentence of joined(this, piecesOf(line.text.slice(marker), line.start + marker, SENTENCE)))
+    for (const sentence of joined(this, piecesOf(line.text.slice(marker), line.start + marker, SENTENCE))) {
+      const ahead = this.order.lines.length;
       for (const clause of piecesOf(sentence.text, sentence.start, CLAUSE))
-        for (const part of headed(this, clause).flatMap((c) => dashed(this, c))) this.readClause(part, before);
+        for (const whole of headed(this, clause))
+          // What is wished behind a dash is of its own sentence.
+          dashed(this, whole).forEach((part, n) => this.readClause(part, n > 0 ? ahead : before));
+    }
   }
 
   /** “Not before 1 May” is a wish, and no day for which it is due. */

@@ -17,8 +17,13 @@ export function withTheRest({ text, start, quantities }: Counted): Breakdown | u
   const isBehindAll = told.every((q) => q.at[1] <= at[0]);
   // “2 dz each in 12 and 16, the rest in 14”: how much that leaves is known when it is known of how many.
   if (left <= 0 || !isBehindAll || OF_EACH.test(text)) return undefined;
+  const [first, ...others] = told;
+  // “3 dz, of which 1 dz in 8 and the rest in 10”: what says that they are parts goes with the first.
+  const lead = first ? (OF_WHICH.exec(text.slice(0, first.at[0] - start))?.[0].length ?? 0) : 0;
+  const parts = first ? [{ ...first, at: [first.at[0] - lead, first.at[1]] as [number, number] }, ...others] : [];
   return inAll(
     quantities,
-    [...told, { at, flies: left }].map((q) => ({ ...q, isPart: true })),
+    [...parts, { at, flies: left }].map((q) => ({ ...q, isPart: true })),
   );
 }
+const OF_WHICH = /(?<!\p{L})(?:of\s+(?:which|them|these)|thereof|davon|darunter)\s+$/iu;

@@ -140,6 +140,7 @@ export class ItemReader implements ItemState {
     draft.pairs = draft.pattern && takePairs(stretch, draft.pattern);
     if (draft.pairs) inPairs(draft, draft.pairs);
     if (draft.pattern) takeNames(this, stretch, draft, draft.pattern);
+    if (isInShares && draft.colours.length === 2) takeBothHalves(stretch);
     takeQuantityless(this, stretch, draft, quantity, eachOf?.at[0]);
     draft.sizes ??= takeSizes(stretch, draft.pattern?.sizes);
     settleSize(this, stretch, draft, quantity?.isPart === true || isUsualHook || isPlain);
@@ -228,6 +229,15 @@ function takeWishes(stretch: Stretch, line: ReadLine): void {
       ...(wish.policy && { policy: wish.policy }),
     });
   }
+}
+
+const HALF = /(?<!\p{L})(?:half|halb)(?!\p{L})/giu;
+/** “Half olive half rust, in 12 and 14 evenly”: that the two colours share alike is said twice. */
+function takeBothHalves(stretch: Stretch): void {
+  const halves = [...stretch.left.matchAll(HALF)];
+  if (halves.length !== 2) return;
+  for (const { index, 0: word } of halves)
+    stretch.takeOut([stretch.start + index, stretch.start + index + word.length]);
 }
 
 /**

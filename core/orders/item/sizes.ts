@@ -8,7 +8,8 @@ const SAME_SIZE =
 
 const SIZES = /sizes|größen/iu;
 
-const AGAIN = /(?<!\p{L})(?:another|nochmals?|noch\s+einmal|weitere)(?!\p{L})/iu;
+const AGAIN =
+  /(?<!\p{L})(?:another|further|(?:dz|doz\p{L}*|dozen|flies|pcs)\.?\s+more|nochmals?|noch\s+einmal|weitere)(?!\p{L})/iu;
 
 /** “3 dz in slate, one in amber”: another colour or weight of the same fly is of the same size. */
 function sizeCarried(

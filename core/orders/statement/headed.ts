@@ -1,6 +1,5 @@
 import { type OrderReading, namesFlyIn } from "./reading";
 import { type Span, piecesOf } from "../spans";
-import { findExactly } from "../names";
 import { fliesOfNouns } from "../flyWords";
 import { fold } from "../nearest";
 import { quantitiesIn } from "../quantity";
@@ -30,10 +29,11 @@ export function headed(o: OrderReading, clause: Span): Span[] {
   return piecesOf(clause.text, clause.start, /(?<=^[^:]*):\s/g);
 }
 
-function namesCustomer({ catalogue }: OrderReading, head: string): boolean {
+function namesCustomer({ catalogue, heading }: OrderReading, head: string): boolean {
   const words = new Stretch(head, 0).words().filter((w) => !/\d/.test(w.text) && fold(w.text) !== "");
-  const isNamed = findExactly(words, catalogue.customers, (c) => c.name) !== undefined;
   return (
-    isNamed && quantitiesIn(head, 0, catalogue).length === 0 && fliesOfNouns(head, catalogue.patterns).length === 0
+    heading.customerNamed(words) !== undefined &&
+    quantitiesIn(head, 0, catalogue).length === 0 &&
+    fliesOfNouns(head, catalogue.patterns).length === 0
   );
 }

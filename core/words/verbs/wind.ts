@@ -250,6 +250,8 @@ function allHackles({ told, text, bench }: Telling): Waiting[] {
   return !told.description && ofBoth.test(text.slice(told.at, told.end)) ? all : [];
 }
 
+/** “Put two wraps in front of them”, of hair that was tied in. */
+const besideIt = /\b(?:in\s+front\s+of|ahead\s+of|behind|a?round|over)\s+(?:it|them|that|these)\b/;
 const underIt = /\b(?:under(?:neath)?|beneath)\b/;
 /** “Take one turn underneath to cock them up”: turns of the thread, under what was laid last. */
 function liftsIt({ told, text, bench }: Telling): boolean {
@@ -258,7 +260,9 @@ function liftsIt({ told, text, bench }: Telling): boolean {
   const isOfThread = told.description === undefined && (told.role === undefined || told.role === "thread");
   const last = bench.made.findLast((m) => m.step.do !== "act");
   if (turns === undefined || !isOfThread || last?.step.do !== "lay" || last.step.countedWhenWound) return false;
-  if (!underIt.test(text.slice(told.at, told.end))) return false;
+  const words = text.slice(told.at, told.end);
+  const isBeside = besideIt.test(words) && bench.waits((w) => isHackle(w.role)) === undefined;
+  if (!underIt.test(words) && !isBeside) return false;
   const at = last.step.tieIn?.at ?? last.step.to ?? last.step.from;
   last.step = {
     ...last.step,

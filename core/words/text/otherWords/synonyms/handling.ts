@@ -394,4 +394,10 @@ export const handling: readonly Rule[] = [
     "(?<=(?:^\\W*(?:\\d{1,2}[.)]\\s*)?|[.;,]\\s+|\\b(?:and|then)\\s+)dub\\s+[^.;,]*\\p{L})\\s+in\\s+front(?=\\s*(?:[.;]|$))",
     " in front of it",
   ),
+
+  said(
+    ["butts to a"],
+    "(?<=\\b(?:clip|trim|cut)\\s+the\\s+butts\\s+to\\s+)an?\\s+(?:neat\\s+|small\\s+|short\\s+)*head\\s+(?:of\\s+)?(?:about\\s+)?(?=\\d)",
+    "",
+  ),
 ];

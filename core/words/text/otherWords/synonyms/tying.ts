@@ -588,4 +588,23 @@ export const tying: readonly Rule[] = [
     `(${A_COUNT})\\s+turns\\s+(?:on\\s+)?(?:each|either)\\s+side\\s+of\\s+the\\s+(foam|post|wings?|yarn|poly|bud)(?!\\p{L})`,
     "$1 turns behind the $2 and $1 in front of it",
   ),
+
+  // “…, with 4 turns of yellow silk as a rib”
+  said(
+    ["as a rib", "for a rib", "as the rib", "for the rib"],
+    `,?\\s+with\\s+((?:${A_COUNT})\\s+(?:open\\s+)?turns)\\s+of\\s+((?:\\p{L}+\\s+){0,3}(?:silk|thread|wire|tinsel|floss|mono))\\s+(?:as|for)\\s+(?:a|the)\\s+rib(?=\\s*(?:[,.;]|$))`,
+    "; rib: $2, $1",
+  ),
+
+  // “Body in two halves, yellow floss then black fur”
+  said(
+    ["in two halves", "in two parts", "in two sections", "in two equal"],
+    "(?<=^\\W*(?:the\\s+)?)(body|abdomen)\\s*[:,]?\\s*in\\s+two\\s+(?:equal\\s+)?(?:halves|parts|sections)\\s*[:,–-]\\s*((?:(?!then\\b|and\\b)[\\p{L}'-]+\\s+){0,3}(?!then\\b|and\\b)[\\p{L}'-]+),?\\s+(?:and\\s+)?then\\s+((?:[\\p{L}'-]+\\s+){0,3}[\\p{L}'-]+)(?=\\s*(?:[,.;]|$))",
+    "$1: rear half $2, front half $3",
+  ),
+  said(
+    ["between them", "between the two", "between the halves"],
+    `(?<=^\\W*(?:the\\s+)?(?:body|abdomen)\\s*[:,]?\\s*in\\s+two\\s+(?:equal\\s+)?\\p{L}+\\s*[:,–-]\\s*(?:[\\p{L}'-]+\\s+){0,3}?([\\p{L}'-]+),?\\s+(?:and\\s+)?then\\s[^.;]*?),?\\s+with\\s+(${A_COUNT}|an?)\\s+(turns?)\\s+of\\s+((?:\\p{L}+\\s+){0,2}\\p{L}+)\\s+between\\s+(?:them|the\\s+(?:two|halves))(?=\\s*(?:[,.;]|$))`,
+    "; $2 $3 of $4 in front of the $1",
+  ),
 ];
