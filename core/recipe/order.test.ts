@@ -172,6 +172,10 @@ describe("a thread base that comes late", () => {
         hard: false,
       },
     ]));
+  test("is none where the thread binds down what was tied in with it", () => {
+    const under = { ...rib, do: "lay", from: { fraction: 0.5 }, to: { landmark: "bend" } } as unknown as RecipeStep;
+    expect(told(under, base, body)).toEqual([]);
+  });
   test("is no dam: turns at one place are of a thread that is there", () =>
     expect(told(rib, body, wound("dam", "thread", {}))).toEqual([]));
 });

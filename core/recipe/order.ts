@@ -13,6 +13,12 @@ export interface Precedence {
 
 const reason = (code: Exclude<PrecedenceReason["code"], "PATTERN_SAYS">): PrecedenceReason => ({ code, details: {} });
 
+/** Whether a piece lies just where thread is wound that starts later: tied in with that thread, and bound down by it. */
+const liesUnder = (step: RecipeStep, thread: RecipeStep & { do: "wind" }): boolean =>
+  step.do === "lay" &&
+  thread.to !== undefined &&
+  [thread.from, thread.to].every((end) => isSame(end, step.from) || isSame(end, step.to));
+
 /**
  * The steps as a graph: what must or usually does come before what. Beads on the bare hook, materials bound in before
  * they are used, the knot last, and what the pattern itself says.
@@ -25,7 +31,9 @@ export function precedences(recipe: Pick<Recipe, "steps" | "components">): Prece
   const lastKnot = knots[knots.length - 1];
   // Turns at one place, a dam or a lock, are wound of a thread that is there; what is wound along the shank starts it.
   const isAlong = (s: RecipeStep & { do: "wind" }): boolean => s.to !== undefined && !isSame(s.from, s.to);
-  const started = recipe.steps.find((s) => s.do === "wind" && isAlong(s) && role.get(s.component ?? "") === "thread");
+  const started = recipe.steps.find(
+    (s): s is RecipeStep & { do: "wind" } => s.do === "wind" && isAlong(s) && role.get(s.component ?? "") === "thread",
+  );
   return recipe.steps.flatMap((step): Precedence[] => {
     const edges: Precedence[] = [];
     if (isBead(step))
@@ -40,6 +48,7 @@ export function precedences(recipe: Pick<Recipe, "steps" | "components">): Prece
     if (
       started &&
       step !== started &&
+      !liesUnder(step, started) &&
       (step.do === "lay" || step.do === "wind" || step.do === "dress") &&
       role.get(step.component ?? "") !== "weight"
     )

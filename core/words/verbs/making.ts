@@ -86,6 +86,7 @@ export function make(
     said.tieIn.wraps = bench.wraps;
   line.assumed.push(...assumed);
   settleParts(said, t, bench.last.component);
+  if (kind === "dress") thickInFront(said);
   askTurnsOrPitch(said, kind, t, where);
   if (isOfWrongStuff(kind, object, t, where) || cannotBeMade(said, kind, t, where)) return undefined;
   const { id, was } = bench.nextId(line.number, more.name, kind);
@@ -119,6 +120,14 @@ function asWide(said: Said, role: Role | undefined): void {
     said.fullness ??= size;
     delete said.size;
   }
+}
+
+/** “A tapered body, from the bend to the thorax”: thickest in front, though its rear is named first. */
+function thickInFront(said: Said): void {
+  const { shape, from, to } = said;
+  if (shape !== "tapered" || !from || !to || alongShank(from) <= alongShank(to)) return;
+  said.from = to;
+  said.to = from;
 }
 
 /** A tail hackle, or a rear one, is wound where a tail would be; a middle one in front of the body that is there. */

@@ -176,4 +176,11 @@ export const threads: readonly Rule[] = [
     "(?<=(?:^\\W*(?:\\d{1,2}[.)]\\s*)?|[.;,]\\s+)(?:(?:and|then|now|next)[\\s,]+)*(?:tie|bind|catch|lash|lay)\\s+(?:in|on|down)\\s[^.;]*?),?\\s+(?:wrapping|winding|whipping|working|going)(?:\\s+(?:the\\s+)?thread)?(?:\\s+(?:back|down|along|over\\s+(?:it|them)))+(?=\\s+(?:to|until|as\\s+far\\s+as|into|round)\\s)",
     " and take the thread over it",
   ),
+
+  // “Start brown thread 70 behind the eye”
+  said(
+    ["thread 50", "thread 70", "thread 100", "thread 140", "thread 210", "silk 70"],
+    "(?<=\\b(?:start|attach|tie\\s+on|begin)\\s+(?:with\\s+)?(?:the\\s+|an?\\s+)?(?:\\p{L}+\\s+){0,2}(?:thread|silk)\\s+)(50|70|100|140|210)(?=\\s+(?:behind|at|in|on|just|an?|one|two|half|and)\\s)",
+    "$1 denier",
+  ),
 ];
