@@ -13,7 +13,7 @@ export interface Precedence {
 
 const reason = (code: Exclude<PrecedenceReason["code"], "PATTERN_SAYS">): PrecedenceReason => ({ code, details: {} });
 
-/** Whether a piece lies just where thread is wound that starts later: tied in with that thread, and bound down by it. */
+/** Whether a piece lies just where thread is wound that starts later: tied in with it, and bound down by it. */
 const liesUnder = (step: RecipeStep, thread: RecipeStep & { do: "wind" }): boolean =>
   step.do === "lay" &&
   thread.to !== undefined &&
