@@ -1,5 +1,6 @@
-import { headRole } from "./cells";
-import type { Span } from "./spans";
+import { headRole, type Role } from "./cells";
+import { findExactly } from "./names";
+import { type Span, wordsOf } from "./spans";
 import type { Catalogue } from "./types";
 
 /** Where each word of a text stands. */
@@ -10,31 +11,33 @@ const wordsAt = (text: string): { at: number; word: string }[] =>
 function headsOf(line: Span): { names: number; count: number } | undefined {
   // Columns that are set apart by more are read by those blanks.
   if (/\S {2,}\S|\t/u.test(line.text)) return undefined;
-  const roles = wordsAt(line.text).map(({ word }) => headRole(word));
+  const roles: Role[] = [];
+  for (const { word } of wordsAt(line.text)) {
+    const role = headRole(word);
+    if (role === undefined) return undefined;
+    roles.push(role);
+  }
   const isAmount = roles.some((r) => r === "quantity" || r === "dozens" || r === "flies");
-  if (roles.length < 3 || roles.includes(undefined) || !isAmount) return undefined;
+  if (roles.length < 3 || !isAmount) return undefined;
   const names = roles.indexOf("pattern");
   return names < 0 || roles.lastIndexOf("pattern") !== names ? undefined : { names, count: roles.length };
 }
 
 /** A line of the same length, with a tab ahead of each cell but the first. */
 function withTabAheadOf(line: Span, cells: readonly { at: number }[]): Span {
-  const chars = [...line.text].length === line.text.length ? line.text.split("") : undefined;
-  if (!chars) return line;
+  const chars = line.text.split("");
   for (const { at } of cells.slice(1)) chars[at - 1] = "\t";
   return { ...line, text: chars.join("") };
 }
 
 /** A row whose fly's name is one of the room's, and whose other cells are a word each. */
 function rowOf(line: Span, { names, count }: { names: number; count: number }, { patterns }: Catalogue) {
-  const small = line.text.toLowerCase();
-  const name = patterns
-    .map((p) => p.name.toLowerCase())
-    .filter((n) => new RegExp(`(?<![\\p{L}\\d])${n.replace(/[^\p{L}\d\s]/gu, "\\$&")}(?![\\p{L}\\d])`, "u").test(small))
-    .sort((a, b) => b.length - a.length)[0];
-  if (name === undefined) return undefined;
-  const from = small.indexOf(name);
-  const cells = wordsAt(line.text).filter(({ at }) => at <= from || at >= from + name.length);
+  const words = wordsOf(line);
+  const name = findExactly(words, patterns, (p) => p.name);
+  const [first, last] = [words[name?.from ?? -1], words[(name?.to ?? 0) - 1]];
+  if (!first || !last) return undefined;
+  const [from, to] = [first.start - line.start, last.end - line.start];
+  const cells = wordsAt(line.text).filter(({ at }) => at <= from || at >= to);
   return cells.length === count && cells[names]?.at === from ? withTabAheadOf(line, cells) : undefined;
 }
 

@@ -3,7 +3,7 @@ import { findWish } from "../wishes";
 import { fliesOfNouns, wordsOfFlies } from "../flyWords";
 import type { Quantity } from "../quantity";
 import type { Catalogue } from "../types";
-import { OF_EACH, SIZES_TOLD } from "./words";
+import { OF_EACH, SIZES_TOLD, OF_WHICH } from "./words";
 import { sumOf, type Breakdown, type Counted } from "./types";
 
 const OF_THEM = /^\s*(?:of\s+(?:them|which|these|those)|thereof|davon)(?!\p{L})(?=[^,;.]*\p{L})/iu;
@@ -49,7 +49,6 @@ const toldApart = (parts: Quantity[], words: [number, number]): Breakdown => ({
   label: "of them",
   until: parts.at(-1),
 });
-const OF_WHICH = /(?<!\p{L})(?:of\s+which|thereof|davon|darunter|including|incl\.?)\s+$/iu;
 
 /**
  * “8 dz Copper Lodger 14 olive, of which 2 dz unweighted”: what is left of the first quantity, and the part of it that

@@ -4,3 +4,6 @@ export const SIZES_TOLD =
 
 /** Says that a quantity is that of each of several. */
 export const OF_EACH = /(?<!\p{L})(?:each|apiece|ea|je|jeweils)(?!\p{L})/iu;
+
+/** Ahead of a quantity: that it is a part of the one before. */
+export const OF_WHICH = /(?<!\p{L})(?:of\s+which|thereof|davon|darunter|including|incl\.?)\s+$/iu;

@@ -303,7 +303,7 @@ export const dressClauses: Clause[] = [
   ),
   clause("tapered", shape, (s, sh) => {
     // “Slim, thicker towards the front”: how thin it is at most, and that it grows.
-    if ((s.shape === "slim" && sh === "tapered") || (s.shape === "tapered" && sh === "slim")) {
+    if (s.shape !== sh && [s.shape, sh].every((is) => is === "slim" || is === "tapered")) {
       s.shape = "tapered";
       s.thickness ??= "sparse";
       return;

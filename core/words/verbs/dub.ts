@@ -3,6 +3,7 @@ import type { MaterialForm } from "../../materials";
 import type { Role } from "../../recipe";
 import type { Said } from "../said";
 import { frontOf } from "./places";
+import { keepInSight } from "./keepInSight";
 import { make, partName, withDeclared } from "./making";
 import { objectOf, type Meant } from "./object";
 import { askWhereTheyMeet } from "./whereTheyMeet";
@@ -10,17 +11,14 @@ import { alongShank, MOST_TURNS_THERE } from "../settle";
 import { verb } from "./verb";
 
 /** Dubbing goes on: twisted, in a loop or touched, by its noodle or by the finished shape. */
+const turns = /^\W*(?:(?:in|with)\s+)?\S+\s+(?:\w+\s+)?(?:turns?|wraps?)\b/;
 /** Turns of what is dubbed from here to there, or of more than a few, say nothing of how much it is: they are shown. */
 function keepManyTurns({ told, text }: Telling): void {
   const { dubbedTurns, from, to, begin, end } = told.said;
   if (dubbedTurns === undefined) return;
   const isFromTo = (from ?? begin) !== undefined && (to ?? end) !== undefined;
   if (dubbedTurns <= MOST_TURNS_THERE && !isFromTo) return;
-  const turns = told.understood.filter((u) =>
-    /^\W*(?:(?:in|with)\s+)?\S+\s+(?:\w+\s+)?(?:turns?|wraps?)\b/.test(text.slice(u.at, u.end)),
-  );
-  told.understood = told.understood.filter((u) => !turns.includes(u));
-  told.kept.push(...turns);
+  keepInSight(told, text, (words) => turns.test(words));
 }
 
 export function tellDub(t: Telling): void {

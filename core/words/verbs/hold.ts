@@ -41,7 +41,7 @@ function tellHold(t: Telling): void {
     stop &&
     !("part" in stop) &&
     last.line === line.number &&
-    (endsAt(t, held.component) || isOfButts(t, held.component))
+    endsAt(t, held.component)
   ) {
     const isFromFront = alongShank(held.from) < alongShank(held.to);
     const front = isFromFront ? held.from : held.to;
@@ -91,7 +91,8 @@ function bindDown({ told, text, bench, line }: Telling, last: MadeStep): boolean
   const words = text.slice(told.at, told.end);
   const isLater = last.line !== line.number;
   // “Bind the wire down to the bend”, in a line of its own: what waits, and is called that.
-  const called = isLater ? bench.waits((w) => theNamed(words).some((noun) => isCalled(bench, w, noun))) : undefined;
+  const nouns = isLater ? theNamed(words) : [];
+  const called = bench.waits((w) => nouns.some((noun) => isCalled(bench, w, noun)));
   const waiting = called ?? bench.waits((w) => w.step === step.id && (!w.hangs || w.form === "stretch body"));
   if (!waiting || !to || (step.do !== "lay" && !called)) return false;
   if (isLater && !called && !itThere.test(words)) return false;
@@ -146,11 +147,9 @@ const ELSEWHERE = 0.15;
 /** Whether a winding of this part ends where it is tied off: that of a hackle has its turns at their own place. */
 const endsAt = ({ told, text, bench }: Telling, component: string | undefined): boolean => {
   const role = bench.component(component)?.role;
-  return (role === "body" || role === "rib") && /\boff\b/.test(text.slice(told.at, told.end));
+  // Of a tail it is its butts that are wound.
+  return (role === "body" || role === "rib" || role === "tail") && /\boff\b/.test(text.slice(told.at, told.end));
 };
-/** “Wrap the butts of the tail forward and tie them off at mid-shank” */
-const isOfButts = ({ told, text, bench }: Telling, component: string | undefined): boolean =>
-  bench.component(component)?.role === "tail" && /\boff\b/.test(text.slice(told.at, told.end));
 function nameThread(t: Telling): void {
   const { component } = objectOf({ ...t, told: { ...t.told, role: "thread" } });
   if (component) t.bench.thread = component.id;

@@ -6,6 +6,7 @@ import type { Telling } from "../bench";
 import { anyOf } from "../parse";
 import { alongShank } from "../settle";
 import { readNumber } from "../text/number";
+import { keepInSight } from "./keepInSight";
 import { make, windBack } from "./making";
 import { objectOf } from "./object";
 import { hangsOverWeight, windsOverWeight } from "./overWeight";
@@ -16,10 +17,10 @@ import { verb } from "./verb";
 function threadOf(t: Telling) {
   // “Wind to two beads from the eye”: what is no thread is not wound as one.
   const form = formTold(t.told);
-  const isOther = form === "bead" || form === "eyes" || (form !== "thread" && isGoneOver(t));
-  const own = isOther ? { ...t.told, description: undefined } : t.told;
-  if (isOther && !isGoneOver(t) && t.told.description)
-    t.told.rest.push({ at: t.told.description.at, end: t.told.description.end });
+  const isOther = form === "bead" || form === "eyes";
+  const isOver = form !== "thread" && isGoneOver(t);
+  const own = isOther || isOver ? { ...t.told, description: undefined } : t.told;
+  if (isOther && t.told.description) t.told.rest.push({ at: t.told.description.at, end: t.told.description.end });
   const object = objectOf({ ...t, told: { ...own, role: "thread" } });
   const component = object.component ?? t.bench.componentFor("thread", undefined, undefined);
   t.bench.thread ??= component.id;
@@ -33,9 +34,7 @@ const isOnlyStart =
 function keepTurns({ told, text }: Telling): void {
   const isCount = (words: string): boolean =>
     /\bturns?\b/.test(words) && !/\b(?:touching|open|close|back)\b/.test(words);
-  const turns = told.understood.filter((u) => isCount(text.slice(u.at, u.end)));
-  told.understood = told.understood.filter((u) => !turns.includes(u));
-  told.kept.push(...turns);
+  keepInSight(told, text, isCount);
   delete told.said.rule;
 }
 
